@@ -1,0 +1,73 @@
+import { PassThrough } from "node:stream";
+import { CacheProvider } from "@emotion/react";
+import createEmotionServer from "@emotion/server/create-instance";
+import { createReadableStreamFromReadable } from "@react-router/node";
+import { renderToPipeableStream } from "react-dom/server";
+import {
+  ServerRouter,
+  type EntryContext,
+  type HandleErrorFunction,
+  type RouterContextProvider,
+} from "react-router";
+import { log } from "./log.server";
+import { nonceContext } from "./nonce";
+import { makeCache } from "./ui/emotion";
+
+/** Renders a page whole, then puts the styles it used into its head (with the nonce the policy asks for). */
+export default function handleRequest(
+  request: Request,
+  status: number,
+  headers: Headers,
+  entry: EntryContext,
+  context: RouterContextProvider,
+): Promise<Response> {
+  const nonce = context.get(nonceContext);
+  const cache = makeCache(nonce || undefined);
+  const { extractCriticalToChunks, constructStyleTagsFromChunks } = createEmotionServer(cache);
+  return new Promise((resolve, reject) => {
+    let failed = status;
+    const { pipe, abort } = renderToPipeableStream(
+      <CacheProvider value={cache}>
+        <ServerRouter context={entry} url={request.url} nonce={nonce} />
+      </CacheProvider>,
+      {
+        nonce,
+        onAllReady() {
+          const chunks: Buffer[] = [];
+          const body = new PassThrough();
+          body.on("data", (chunk: Buffer) => chunks.push(chunk));
+          body.on("error", reject);
+          body.on("end", () => {
+            const html = Buffer.concat(chunks).toString("utf8");
+            const styles = constructStyleTagsFromChunks(extractCriticalToChunks(html));
+            headers.set("Content-Type", "text/html; charset=utf-8");
+            const out = new PassThrough();
+            out.end(html.replace("</head>", () => `${styles}</head>`));
+            resolve(new Response(createReadableStreamFromReadable(out), { headers, status: failed }));
+          });
+          pipe(body);
+        },
+        onShellError: reject,
+        onError(error) {
+          failed = 500;
+          log.error({ err: error }, "rendering failed");
+        },
+      },
+    );
+    setTimeout(abort, 10_000).unref();
+  });
+}
+
+export const handleError: HandleErrorFunction = (error, { request }) => {
+  if (request.signal.aborted) return;
+  const code = error instanceof Error && "code" in error ? String(error.code) : undefined;
+  // Database errors can quote values in `detail`: log what kind of fault it was and where, not the row.
+  log.error(
+    {
+      name: error instanceof Error ? error.name : "unknown",
+      code,
+      stack: error instanceof Error ? error.stack : undefined,
+    },
+    "request failed",
+  );
+};

@@ -1,0 +1,33 @@
+import { scaleLinear } from "d3";
+import type { Change } from "~core/change/compare";
+import type { StanceLine } from "~core/measure/stance-line";
+
+export type ChangeBar = { start: number; end: number; band: { from: number; to: number }; width: number };
+
+/** An arrow from the first value to the second over the pale band of differences too small to tell. Pure. */
+export function changeBar(change: Change, width: number): ChangeBar {
+  const { first, second, smallestReal } = change;
+  const values = [first.value - smallestReal, first.value + smallestReal, second.value];
+  const from = Math.min(...values);
+  const to = Math.max(...values);
+  const pad = (to - from) * 0.08 || 1;
+  const x = scaleLinear([from - pad, to + pad], [0, width]);
+  return {
+    start: x(first.value),
+    end: x(second.value),
+    band: { from: x(first.value - smallestReal), to: x(first.value + smallestReal) },
+    width,
+  };
+}
+
+/** Stance lines as SVG paths at one scale (px per mm), standing on the same point. */
+export function stancePaths(line: StanceLine, scale: number): string[] {
+  return line.chains.map((chain) =>
+    chain
+      .map(
+        ({ across, up }, i) =>
+          `${i === 0 ? "M" : "L"}${(across * scale).toFixed(1)} ${(-up * scale).toFixed(1)}`,
+      )
+      .join(" "),
+  );
+}

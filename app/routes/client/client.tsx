@@ -1,0 +1,179 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Chip from "@mui/material/Chip";
+import Tooltip from "@mui/material/Tooltip";
+import Typography from "@mui/material/Typography";
+import { Link, NavLink, Outlet, useLocation, useMatches } from "react-router";
+import type { Route } from "./+types/client";
+import { depthOf } from "~core/anatomy/layers";
+import { ageOn } from "~core/client";
+import { keptBetween } from "~core/change/carry-over";
+import { momentsOf } from "~core/change/moments";
+import { templateOf } from "~core/series/template";
+import { answering, session } from "~app/session.server";
+import { today } from "~app/today.server";
+import { shortDay } from "~app/ui/dates";
+import { getClient } from "~data/clients";
+import { photosOfClient } from "~data/photos";
+import { seriesOf } from "~data/series";
+import { PathStrip } from "./path-strip";
+import type { StripVisit } from "./path-strip-layout";
+import { visitOf } from "./workspace.server";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  {
+    title: `${(loaderData as Awaited<ReturnType<typeof loader>> | undefined)?.client.name ?? "Client"} · Ember Path`,
+  },
+];
+
+export function loader({ request, params, context }: Route.LoaderArgs) {
+  const { tx } = session(context);
+  return answering(async () => {
+    const client = await getClient(tx, params.clientId);
+    const { visit, visits } = await visitOf(tx, client.id, request);
+    const series = await seriesOf(tx, client.id);
+    const moments = momentsOf(await photosOfClient(tx, client.id));
+    const template = series && templateOf(series.template);
+    const current = visits.find((each) => each.status !== "closed");
+    const strip = visits.map((each): StripVisit => {
+      const planned = template?.sessions[each.ordinal - 1];
+      const kept = keptBetween(moments, each.ordinal - 1);
+      return {
+        ordinal: each.ordinal,
+        name: planned?.name ?? "Visit",
+        depth: planned ? depthOf(planned.ceiling) : 1,
+        light: planned?.light ?? false,
+        state: each.status === "closed" ? "done" : each === current ? "current" : "planned",
+        ...(kept === undefined ? {} : { kept: `kept ${Math.round(kept * 100)}%` }),
+      };
+    });
+    return { client, age: ageOn(client.born, today()), visit, today: today(), strip };
+  });
+}
+
+const stages = [
+  { name: "Overview", path: "" },
+  { name: "Assess", path: "assess/stand", under: "assess" },
+  { name: "Path", path: "path" },
+  { name: "Sessions", path: "sessions" },
+  { name: "Change", path: "change" },
+];
+
+const assess = [
+  { name: "Stand", path: "assess/stand" },
+  { name: "Touch", path: "assess/touch" },
+  { name: "Listen", path: "assess/listen" },
+];
+
+export default function ClientFrame({
+  loaderData: { client, age, visit, today, strip },
+}: Route.ComponentProps) {
+  const { pathname, search } = useLocation();
+  const base = `/clients/${client.id}`;
+  const stage = pathname.slice(base.length + 1);
+  // Stand needs the height for the picture: there the strip gives way.
+  const slim = useMatches().some((match) => (match.handle as { slim?: boolean } | undefined)?.slim);
+  return (
+    <>
+      <Box component="header" sx={{ px: { xs: 2, sm: 3 }, pt: 1.5 }}>
+        <Box
+          sx={{
+            display: "flex",
+            flexWrap: "wrap",
+            alignItems: "center",
+            columnGap: 1.5,
+            rowGap: 1,
+            minHeight: 44,
+          }}
+        >
+          <Typography variant="h1" component="h1" sx={{ fontSize: 23 }}>
+            {client.name}
+          </Typography>
+          <Typography sx={{ color: "text.secondary" }}>
+            {[age, client.occupation].filter(Boolean).join(", ")}
+            {slim && ` · visit ${visit.ordinal}, ${shortDay(visit.onDate, today)}`}
+          </Typography>
+          <Tooltip title="The highest pressure the client wants, as they report it from 0 to 10. No step is planned above it.">
+            <Chip
+              label={`Pressure up to ${client.pressureCeiling}`}
+              tabIndex={0}
+              sx={(t) => ({
+                borderRadius: "6px",
+                bgcolor: t.tokens.amberWash,
+                color: t.tokens.amber,
+                border: `1px solid ${t.tokens.amber}55`,
+                fontWeight: 550,
+              })}
+            />
+          </Tooltip>
+          {client.archivedAt && <Chip label="Archived" sx={{ borderRadius: "6px" }} />}
+          <Box sx={{ flex: 1 }} />
+          <Button component={Link} to={`${base}/edit`} color="inherit" sx={{ color: "text.secondary" }}>
+            Edit client
+          </Button>
+        </Box>
+        {!slim && <PathStrip visits={strip} shown={visit.ordinal} />}
+        <Box
+          component="nav"
+          aria-label="Stages"
+          sx={{ display: "flex", gap: 3.5, mt: 0.5, overflowX: "auto" }}
+        >
+          {stages.map(({ name, path, under }) => {
+            const active = under ? stage.startsWith(under) : stage === path;
+            return (
+              <Box
+                key={name}
+                component={NavLink}
+                to={`${base}${path && `/${path}`}${search}`}
+                aria-current={active ? "page" : undefined}
+                sx={(t) => ({
+                  py: 1,
+                  fontSize: 15.5,
+                  textDecoration: "none",
+                  color: active ? t.tokens.ink : t.tokens.inkSoft,
+                  fontWeight: active ? 750 : 450,
+                  borderBottom: `3px solid ${active ? t.tokens.ember : "transparent"}`,
+                  "&:hover": { color: t.tokens.ink },
+                })}
+              >
+                {name}
+              </Box>
+            );
+          })}
+        </Box>
+      </Box>
+      {stage.startsWith("assess") && (
+        <Box
+          component="nav"
+          aria-label="Assess"
+          sx={(t) => ({
+            display: "flex",
+            gap: 3.5,
+            px: { xs: 2, sm: 3 },
+            borderTop: `1px solid ${t.tokens.line}`,
+          })}
+        >
+          {assess.map(({ name, path }) => (
+            <Box
+              key={name}
+              component={NavLink}
+              to={`${base}/${path}${search}`}
+              sx={(t) => ({
+                py: 1,
+                fontSize: 14.5,
+                textDecoration: "none",
+                color: stage === path ? t.tokens.ink : t.tokens.inkSoft,
+                fontWeight: stage === path ? 750 : 450,
+              })}
+            >
+              {name}
+            </Box>
+          ))}
+        </Box>
+      )}
+      <Box sx={(t) => ({ borderTop: `1px solid ${t.tokens.line}` })}>
+        <Outlet />
+      </Box>
+    </>
+  );
+}

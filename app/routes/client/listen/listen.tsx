@@ -1,0 +1,318 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import Typography from "@mui/material/Typography";
+import { useEffect, useRef, useState } from "react";
+import { data, useFetcher } from "react-router";
+import { number, object, string } from "yup";
+import type { Route } from "./+types/listen";
+import type { Moment } from "~core/findings/restriction";
+import { rateOfTaps } from "~core/light-touch/rhythm";
+import {
+  balanceIndex,
+  freedom,
+  overallFreedom,
+  stations,
+  weakest,
+  type HandFelt,
+  type Listening,
+  type StationFelt,
+  type StationKey,
+} from "~core/light-touch/stations";
+import { z95 } from "~core/units";
+import { answering, session } from "~app/session.server";
+import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
+import { validate } from "~app/validation";
+import { getClient } from "~data/clients";
+import { listeningsOf, saveListening } from "~data/findings";
+import { ListenMap } from "./listen-map";
+
+export const handle = { slim: true };
+
+export function loader({ request, params, context }: Route.LoaderArgs) {
+  const { tx } = session(context);
+  return answering(async () => {
+    const client = await getClient(tx, params.clientId);
+    const { visit } = await visitOf(tx, client.id, request);
+    const all = await listeningsOf(tx, client.id);
+    const of = (moment: Moment) =>
+      all.find((each) => each.visitId === visit.id && each.moment === moment)?.stations ?? {};
+    return { visit, before: of("before"), after: of("after") };
+  });
+}
+
+const hand = object({
+  quality: number()
+    .integer()
+    .min(0, "Quality: at least 0.")
+    .max(3, "Quality: at most 3, got ${value}.")
+    .required("Quality: choose 0 to 3."),
+  amplitude: number()
+    .integer()
+    .min(0, "Amplitude: at least 0.")
+    .max(3, "Amplitude: at most 3, got ${value}.")
+    .required("Amplitude: choose 0 to 3."),
+});
+const schema = object({
+  station: string<StationKey>()
+    .oneOf(
+      stations.map((each) => each.key),
+      "Station: “${value}” is not one of the stations.",
+    )
+    .required("Station: choose one."),
+  moment: string<Moment>()
+    .oneOf(["before", "after"], "Moment: before or after.")
+    .required("Moment: before or after."),
+  felt: object({
+    L: hand.default(undefined).optional(),
+    R: hand.default(undefined).optional(),
+    symmetry: string()
+      .oneOf(["even", "left leads", "right leads"], "Symmetry: “${value}” is not one of the words.")
+      .optional(),
+    rate: object({
+      perMinute: number()
+        .positive("Rate: above 0.")
+        .max(200, "Rate: ${value} per minute is over 200.")
+        .required(),
+      se: number().min(0).required(),
+      cycles: number().integer().min(1).required(),
+    })
+      .default(undefined)
+      .optional(),
+  }).required(),
+});
+
+export function action({ request, params, context }: Route.ActionArgs) {
+  const { tx } = session(context);
+  return answering(async () => {
+    const body = (await request.json()) as { visitId?: string };
+    const { value, errors } = await validate(schema, body);
+    if (errors) return data({ errors }, { status: 400 });
+    const visit = await ownVisit(tx, params.clientId, body.visitId);
+    await saveListening(tx, visit.id, value.moment, { [value.station]: value.felt as StationFelt });
+    return { ok: true };
+  });
+}
+
+export default function Listen({ loaderData }: Route.ComponentProps) {
+  const { visit } = loaderData;
+  const [moment, setMoment] = useState<Moment>("before");
+  const [station, setStation] = useState<StationKey>("heels");
+  const fetcher = useFetcher();
+  const pending = fetcher.json as { station: StationKey; moment: Moment; felt: StationFelt } | undefined;
+  const withPending = (which: Moment): Listening =>
+    pending?.moment === which ? { ...loaderData[which], [pending.station]: pending.felt } : loaderData[which];
+  const [before, after] = [withPending("before"), withPending("after")];
+  const current = moment === "before" ? before : after;
+  const felt = current[station] ?? {};
+  const send = (change: Partial<StationFelt>) =>
+    void fetcher.submit({ visitId: visit.id, moment, station, felt: { ...felt, ...change } } as never, {
+      method: "post",
+      encType: "application/json",
+    });
+  const index = stations.findIndex((each) => each.key === station);
+  const begin = weakest(before);
+  const [freeBefore, freeAfter] = [overallFreedom(before), overallFreedom(after)];
+  const percent = (value: number) => `${Math.round(value * 100)}%`;
+
+  return (
+    <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", md: "440px minmax(0, 1fr)" } }}>
+      <Box
+        sx={(t) => ({
+          bgcolor: "background.paper",
+          borderRight: { md: `1px solid ${t.tokens.line}` },
+          p: 2,
+          minHeight: { md: "calc(100dvh - 132px)" },
+        })}
+      >
+        <ListenMap before={before} after={after} chosen={station} choose={setStation} />
+      </Box>
+      <Box sx={{ p: { xs: 2, sm: 3 }, maxWidth: 720 }}>
+        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, alignItems: "center", mb: 2 }}>
+          <Typography variant="h2" sx={{ flex: 1 }}>
+            {index + 1}. {stations[index]!.name}
+          </Typography>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={moment}
+            onChange={(_, value: Moment | null) => value && setMoment(value)}
+            aria-label="Moment"
+          >
+            <ToggleButton value="before">Before visit {visit.ordinal}</ToggleButton>
+            <ToggleButton value="after">After</ToggleButton>
+          </ToggleButtonGroup>
+        </Box>
+        <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 4 }}>
+          {(["L", "R"] as const).map((side) => (
+            <Hand key={side} side={side} felt={felt[side]} set={(value) => send({ [side]: value })} />
+          ))}
+        </Box>
+        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 4, mt: 3 }}>
+          <Box>
+            <Typography sx={{ fontSize: 14, color: "text.secondary", mb: 0.5 }}>Symmetry</Typography>
+            <ToggleButtonGroup
+              exclusive
+              value={felt.symmetry ?? null}
+              onChange={(_, value: StationFelt["symmetry"] | null) => value && send({ symmetry: value })}
+              aria-label="Symmetry"
+            >
+              {(["left leads", "even", "right leads"] as const).map((each) => (
+                <ToggleButton key={each} value={each}>
+                  {each}
+                </ToggleButton>
+              ))}
+            </ToggleButtonGroup>
+          </Box>
+          <Taps key={`${station} ${moment}`} rate={felt.rate} set={(rate) => send({ rate })} />
+        </Box>
+        <Box sx={{ display: "flex", gap: 1.5, mt: 3 }}>
+          <Button
+            variant="outlined"
+            disabled={index === 0}
+            onClick={() => setStation(stations[index - 1]!.key)}
+          >
+            Back
+          </Button>
+          <Button
+            variant="contained"
+            disabled={index === stations.length - 1}
+            onClick={() => setStation(stations[index + 1]!.key)}
+          >
+            {index === stations.length - 1
+              ? "Last station"
+              : `Next: ${stations[index + 1]!.name.toLowerCase()}`}
+          </Button>
+        </Box>
+        <Box sx={(t) => ({ mt: 4, pt: 2, borderTop: `1px solid ${t.tokens.line}` })}>
+          {begin ? (
+            <Typography>
+              Motion was weakest at the{" "}
+              <strong>
+                {stations.find((each) => each.key === begin.station)!.name.toLowerCase()},{" "}
+                {begin.side === "L" ? "left" : "right"}
+              </strong>
+              : begin there.
+              {felt.L &&
+                felt.R &&
+                ` At this station the balance is ${balanceIndex(freedom(felt.L), freedom(felt.R)).toFixed(2)} (0 even, + left freer).`}
+            </Typography>
+          ) : (
+            <Typography sx={{ color: "text.secondary" }}>
+              Same order, same hands, before and after. The map fills as you go.
+            </Typography>
+          )}
+          {freeBefore !== undefined && freeAfter !== undefined && (
+            <Typography sx={{ mt: 1 }}>
+              Freedom over all stations: {percent(freeBefore)} before, {percent(freeAfter)} after.
+            </Typography>
+          )}
+          <Typography sx={{ mt: 1.5, fontSize: 13.5, color: "text.secondary" }}>
+            These are your hands’ findings. Agreement between examiners on the rate is poor (ICC about −0.02:
+            Wirth-Pattullo & Hayes, Phys Ther 74 (1994) 908–916): compare only with your own.
+          </Typography>
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function Hand({
+  side,
+  felt,
+  set,
+}: {
+  side: "L" | "R";
+  felt: HandFelt | undefined;
+  set: (felt: HandFelt) => void;
+}) {
+  const name = side === "L" ? "Left" : "Right";
+  const scale = (key: keyof HandFelt, label: string, ends: [string, string]) => (
+    <Box sx={{ mb: 1.5 }}>
+      <Typography sx={{ fontSize: 14, color: "text.secondary", mb: 0.5 }}>
+        {label}, {ends[0]} to {ends[1]}
+      </Typography>
+      <ToggleButtonGroup
+        exclusive
+        fullWidth
+        value={felt?.[key] ?? null}
+        onChange={(_, value: 0 | 1 | 2 | 3 | null) =>
+          value !== null &&
+          set({ quality: felt?.quality ?? value, amplitude: felt?.amplitude ?? value, [key]: value })
+        }
+        aria-label={`${name} ${label.toLowerCase()}`}
+      >
+        {([0, 1, 2, 3] as const).map((value) => (
+          <ToggleButton key={value} value={value} sx={{ minHeight: 56, fontSize: 18 }}>
+            {value}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+    </Box>
+  );
+  return (
+    <Box role="group" aria-label={`${name} hand`}>
+      <Typography variant="h3" sx={{ mb: 1 }}>
+        {name}
+      </Typography>
+      {scale("quality", "Quality", ["flat", "free"])}
+      {scale("amplitude", "Amplitude", ["none", "wide"])}
+    </Box>
+  );
+}
+
+/** Tap once per full cycle; the rate comes with its error once there are three taps. */
+function Taps({
+  rate,
+  set,
+}: {
+  rate: StationFelt["rate"];
+  set: (rate: NonNullable<StationFelt["rate"]>) => void;
+}) {
+  const [taps, setTaps] = useState<number[]>([]);
+  const latest = useRef(set);
+  useEffect(() => {
+    latest.current = set;
+  });
+  const found = taps.length >= 3 ? rateOfTaps(taps) : undefined;
+  // The rate is kept as soon as the tapping rests.
+  useEffect(() => {
+    const counted = taps.length >= 3 ? rateOfTaps(taps) : undefined;
+    if (!counted) return;
+    const timer = window.setTimeout(() => latest.current(counted), 1200);
+    return () => window.clearTimeout(timer);
+  }, [taps]);
+  const shown = found ?? rate;
+  return (
+    <Box>
+      <Typography sx={{ fontSize: 14, color: "text.secondary", mb: 0.5 }}>
+        Rate, one tap per full cycle
+      </Typography>
+      <Box sx={{ display: "flex", alignItems: "center", gap: 2 }}>
+        <Button
+          variant="outlined"
+          sx={{ minWidth: 120, minHeight: 64, fontSize: 18, borderColor: "primary.main" }}
+          onClick={(event) => {
+            const now = event.timeStamp / 1000;
+            setTaps((known) => (known.length > 0 && now - known.at(-1)! > 30 ? [now] : [...known, now]));
+          }}
+        >
+          Tap
+        </Button>
+        <Typography role="status">
+          {shown ? (
+            <>
+              <strong>{shown.perMinute.toFixed(1)}</strong> ±{(z95 * shown.se).toFixed(1)} per minute,{" "}
+              {shown.cycles} cycles
+            </>
+          ) : taps.length > 0 ? (
+            `${3 - taps.length} more`
+          ) : (
+            "not counted"
+          )}
+        </Typography>
+      </Box>
+    </Box>
+  );
+}

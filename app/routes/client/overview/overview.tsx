@@ -1,0 +1,222 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Typography from "@mui/material/Typography";
+import { Link } from "react-router";
+import type { Route } from "./+types/overview";
+import { compareMoments } from "~core/change/compare";
+import { keptBetween } from "~core/change/carry-over";
+import { momentsOf } from "~core/change/moments";
+import { formatSigned, unitSign } from "~core/measure/format";
+import { regionName } from "~core/anatomy/regions";
+import { latestGrade } from "~core/findings/restriction";
+import { structureOf } from "~core/anatomy/structures";
+import { sessionMinutes } from "~core/series/plan";
+import { templateOf } from "~core/series/template";
+import { foldRun } from "~core/session/fold";
+import { answering, session } from "~app/session.server";
+import { today } from "~app/today.server";
+import { shortDay } from "~app/ui/dates";
+import { visitOf } from "~app/routes/client/workspace.server";
+import { getClient } from "~data/clients";
+import { restrictionsOf } from "~data/findings";
+import { photosOfClient } from "~data/photos";
+import { seriesOf } from "~data/series";
+import { eventsOf } from "~data/session-events";
+
+export function loader({ request, params, context }: Route.LoaderArgs) {
+  const { tx } = session(context);
+  return answering(async () => {
+    const client = await getClient(tx, params.clientId);
+    const { visit, visits } = await visitOf(tx, client.id, request);
+    const series = await seriesOf(tx, client.id);
+    const moments = momentsOf(await photosOfClient(tx, client.id));
+    const restrictions = await restrictionsOf(tx, client.id);
+    const planned = series?.plan?.sessions[visit.ordinal - 1];
+    const first = moments[0];
+    const last = moments.at(-1);
+    const real =
+      first && last && first !== last
+        ? compareMoments(first.readings, last.readings).filter((change) => change.verdict === "real")
+        : [];
+    const names = series && templateOf(series.template).sessions[visit.ordinal - 1];
+    const previous = visits.findLast((each) => each.ordinal < visit.ordinal && each.status === "closed");
+    return {
+      client,
+      visit,
+      today: today(),
+      measured: moments.some((moment) => moment.ordinal === visit.ordinal && moment.moment === "before"),
+      runPhase: foldRun(await eventsOf(tx, visit.id)).phase,
+      planned: planned
+        ? {
+            steps: planned.steps.length,
+            minutes: Math.round(sessionMinutes(planned)),
+            name: names?.name ?? "",
+            intent: names?.intent ?? "",
+          }
+        : null,
+      span:
+        first && last && first !== last
+          ? `${first.moment} visit ${first.ordinal} to ${last.moment} visit ${last.ordinal}`
+          : "",
+      real: real
+        .slice(0, 5)
+        .map((change) => ({
+          id: change.id,
+          name: change.first.metric.name,
+          text: `${formatSigned(change.first.metric, change.difference)}${unitSign(change.first.metric)}`,
+          direction: change.direction ?? "within the usual range",
+        })),
+      kept: keptBetween(moments, visit.ordinal - 1) ?? null,
+      restrictions: restrictions
+        .map((restriction) => ({
+          id: restriction.id,
+          name: structureOf(restriction.structure)?.name ?? regionName(restriction.region),
+          side: restriction.side,
+          grade: latestGrade(restriction)?.grade ?? 0,
+        }))
+        .filter((restriction) => restriction.grade >= 2)
+        .sort((a, b) => b.grade - a.grade)
+        .slice(0, 6),
+      lastNote: previous ? { ordinal: previous.ordinal, text: previous.closingNote } : null,
+    };
+  });
+}
+
+const sideWord = { L: "left", R: "right", both: "both sides" } as const;
+
+export default function Overview({ loaderData: d }: Route.ComponentProps) {
+  const base = `/clients/${d.client.id}`;
+  const at = `?visit=${d.visit.ordinal}`;
+  const next = !d.measured
+    ? {
+        text: "Nothing is measured for this visit yet. Begin by looking: front and one side are enough.",
+        to: `${base}/assess/stand${at}`,
+        name: `Measure before visit ${d.visit.ordinal}`,
+      }
+    : !d.planned
+      ? {
+          text: "Findings are there, a plan is not. Solving takes about ten seconds.",
+          to: `${base}/path${at}`,
+          name: "Plan the series",
+        }
+      : d.visit.status === "closed"
+        ? { text: "This visit is closed.", to: `${base}/change${at}`, name: "See what changed" }
+        : d.runPhase === "finished"
+          ? {
+              text: "The session is done. Measure again in the same positions, then close the visit.",
+              to: `${base}/assess/stand${at}&moment=after`,
+              name: "Measure after",
+            }
+          : {
+              text: `${d.planned.steps} steps, ${d.planned.minutes} min. ${d.planned.intent}`,
+              to: `${base}/sessions${at}`,
+              name:
+                d.runPhase === "not started" ? `Prepare visit ${d.visit.ordinal}` : "Go on with the session",
+            };
+  return (
+    <Box
+      sx={{
+        p: { xs: 2, sm: 3 },
+        display: "grid",
+        gridTemplateColumns: { xs: "1fr", md: "minmax(0, 1.1fr) minmax(0, 1fr)" },
+        gap: 5,
+      }}
+    >
+      <Box>
+        <Typography variant="h2">
+          Visit {d.visit.ordinal}
+          {d.planned?.name ? `, ${d.planned.name.toLowerCase()}` : ""}, {shortDay(d.visit.onDate, d.today)}
+        </Typography>
+        <Typography sx={{ mt: 1, mb: 2, fontSize: 17, maxWidth: 520 }}>{next.text}</Typography>
+        <Button component={Link} to={next.to} variant="contained" size="large">
+          {next.name}
+        </Button>
+        {d.client.complaint && (
+          <Box sx={{ mt: 4 }}>
+            <Typography variant="h3">In their words</Typography>
+            <Typography sx={{ mt: 0.5 }}>“{d.client.complaint}”</Typography>
+            {d.client.complaintRegion && (
+              <Typography sx={{ color: "text.secondary", fontSize: 14.5, mt: 0.5 }}>
+                {regionName(d.client.complaintRegion)}: gets some work every session.
+              </Typography>
+            )}
+          </Box>
+        )}
+        {d.lastNote?.text && (
+          <Box sx={{ mt: 4 }}>
+            <Typography variant="h3">Note of visit {d.lastNote.ordinal}</Typography>
+            <Typography sx={{ mt: 0.5, whiteSpace: "pre-wrap", fontSize: 15 }}>{d.lastNote.text}</Typography>
+          </Box>
+        )}
+      </Box>
+      <Box>
+        <Typography variant="h3">What really changed{d.span && `, ${d.span}`}</Typography>
+        {d.real.length === 0 ? (
+          <Typography sx={{ color: "text.secondary", mt: 0.5 }}>
+            {d.span ? "Nothing by more than the marking error." : "Two measured moments are needed."}
+          </Typography>
+        ) : (
+          <Box component="ul" sx={{ listStyle: "none", p: 0, mt: 1, mb: 0 }}>
+            {d.real.map((change) => (
+              <Box
+                component="li"
+                key={change.id}
+                sx={(t) => ({
+                  display: "grid",
+                  gridTemplateColumns: "1fr 90px 150px",
+                  borderTop: `1px solid ${t.tokens.line}`,
+                  py: 0.75,
+                })}
+              >
+                <span>{change.name}</span>
+                <Box component="strong" sx={{ textAlign: "right", pr: 2 }}>
+                  {change.text}
+                </Box>
+                <Box
+                  component="span"
+                  sx={(t) => ({
+                    color:
+                      change.direction === "away"
+                        ? t.tokens.clay
+                        : change.direction === "towards"
+                          ? t.tokens.moss
+                          : t.tokens.inkSoft,
+                  })}
+                >
+                  {change.direction}
+                </Box>
+              </Box>
+            ))}
+          </Box>
+        )}
+        {d.kept !== null && (
+          <Typography sx={{ mt: 1.5 }}>
+            <strong>{Math.round(d.kept * 100)}%</strong> of visit {d.visit.ordinal - 1}’s change was kept
+            until this visit.
+          </Typography>
+        )}
+        <Typography variant="h3" sx={{ mt: 4 }}>
+          Still holding
+        </Typography>
+        {d.restrictions.length === 0 ? (
+          <Typography sx={{ color: "text.secondary", mt: 0.5 }}>No restriction grades 2 or 3.</Typography>
+        ) : (
+          <Box component="ul" sx={{ listStyle: "none", p: 0, mt: 1, mb: 0 }}>
+            {d.restrictions.map((restriction) => (
+              <Box
+                component="li"
+                key={restriction.id}
+                sx={(t) => ({ display: "flex", borderTop: `1px solid ${t.tokens.line}`, py: 0.75 })}
+              >
+                <Box sx={{ flex: 1 }}>
+                  {restriction.name}, {sideWord[restriction.side]}
+                </Box>
+                <strong>grade {restriction.grade}</strong>
+              </Box>
+            ))}
+          </Box>
+        )}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,252 @@
+import Alert from "@mui/material/Alert";
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Typography from "@mui/material/Typography";
+import { randomUUID } from "node:crypto";
+import { useCallback, useState } from "react";
+import { data, useFetcher } from "react-router";
+import type { Route } from "./+types/path";
+import { tableMinutesOf, type Lock, type Plan, type PlannedSession } from "~core/series/plan";
+import { breaches } from "~core/series/rules";
+import { scoreOf } from "~core/series/score";
+import { seriesDates } from "~core/series/dates";
+import { templateOf } from "~core/series/template";
+import { answering, session } from "~app/session.server";
+import { today } from "~app/today.server";
+import { planInputOf } from "~app/routes/client/plan-input.server";
+import { Empty } from "~app/ui/page";
+import { validate, type FieldErrors } from "~app/validation";
+import { getClient } from "~data/clients";
+import { Stale } from "~data/errors";
+import { saveSeries, seriesOf, type SeriesSettings } from "~data/series";
+import { listVisits, planVisits } from "~data/visits";
+import { PlanGrid } from "./plan-grid";
+import { SessionPanel } from "./session-panel";
+import { planSchema, seriesSchema } from "./series-form";
+import { SettingsDialog } from "./settings-dialog";
+import { Solving } from "./solving";
+import { TargetList } from "./target-list";
+import { useSolver } from "./use-solver";
+
+const usualSettings = (startOn: string): SeriesSettings => ({
+  bookedMinutes: 90,
+  thumbBudget: 40,
+  startOn,
+  intervalDays: 10,
+  locks: [],
+});
+
+export function loader({ params, context }: Route.LoaderArgs) {
+  const { tx } = session(context);
+  return answering(async () => {
+    const client = await getClient(tx, params.clientId);
+    const series = await seriesOf(tx, client.id);
+    const visits = await listVisits(tx, client.id);
+    const settings = series?.settings ?? usualSettings(visits[0]?.onDate ?? today());
+    const template = series?.template ?? "ten-step";
+    const input = await planInputOf(tx, client, series, template, settings);
+    const current = visits.find((visit) => visit.status !== "closed");
+    return {
+      seriesId: series?.id ?? randomUUID(),
+      version: series?.version ?? 0,
+      template,
+      settings,
+      plan: series?.plan ?? null,
+      input,
+      current: (current?.ordinal ?? visits.length + 1) - 1,
+    };
+  });
+}
+
+export function action({ request, params, context }: Route.ActionArgs) {
+  const { tx } = session(context);
+  return answering(async () => {
+    const body = (await request.json()) as { id: string; version: number; plan: unknown };
+    const series = await validate(seriesSchema, body);
+    if (series.errors) return data({ errors: series.errors }, { status: 400 });
+    const client = await getClient(tx, params.clientId);
+    const stored = await seriesOf(tx, client.id);
+    const settings = series.value.settings as SeriesSettings;
+    let plan = null;
+    if (body.plan) {
+      const checked = await validate(planSchema, body.plan);
+      if (checked.errors) return data({ errors: checked.errors }, { status: 400 });
+      // The server trusts no solver: its own findings, its own rules, its own arithmetic.
+      const input = await planInputOf(tx, client, stored, series.value.template, settings);
+      const sessions = [
+        ...input.done,
+        ...(checked.value.sessions as PlannedSession[]).slice(input.done.length),
+      ];
+      const broken = breaches(input, sessions);
+      if (broken.length > 0)
+        return data({ breaches: broken.map((breach) => breach.sentence) }, { status: 422 });
+      plan = {
+        sessions,
+        score: scoreOf(input, sessions),
+        ...(checked.value.bound === undefined ? {} : { bound: checked.value.bound }),
+        targets: [...input.targets],
+        solvedAt: new Date().toISOString(),
+      };
+    }
+    try {
+      await saveSeries(tx, {
+        id: stored?.id ?? body.id,
+        clientId: client.id,
+        template: series.value.template,
+        settings,
+        plan: plan ?? stored?.plan ?? null,
+        version: body.version,
+      });
+    } catch (error) {
+      if (error instanceof Stale) return data({ stale: true }, { status: 409 });
+      throw error;
+    }
+    if (plan)
+      await planVisits(
+        tx,
+        client.id,
+        seriesDates(settings.startOn, settings.intervalDays, plan.sessions.length),
+      );
+    return { ok: true };
+  });
+}
+
+export default function Path({ loaderData }: Route.ComponentProps) {
+  const { input, settings, template, seriesId, version, current } = loaderData;
+  const [editing, setEditing] = useState(false);
+  const [session, setSession] = useState(Math.min(current, templateOf(template).sessions.length - 1));
+  const [step, setStep] = useState<string | undefined>();
+  const saver = useFetcher<{ ok?: boolean; errors?: FieldErrors; breaches?: string[]; stale?: boolean }>();
+  const { submit } = saver;
+  const save = useCallback(
+    (next: { template: string; settings: SeriesSettings }, plan: Plan | null) =>
+      void submit({ id: seriesId, version, ...next, plan } as never, {
+        method: "post",
+        encType: "application/json",
+      }),
+    [submit, seriesId, version],
+  );
+  const solver = useSolver();
+  const solveWith = (next: { template: string; settings: SeriesSettings }) =>
+    solver.start(
+      {
+        ...input,
+        template: next.template,
+        thumbBudget: next.settings.thumbBudget,
+        tableMinutes: tableMinutesOf(next.settings.bookedMinutes),
+        locks: next.settings.locks,
+      },
+      (plan) => save(next, plan),
+    );
+  const setLock = (technique: string, kind: Lock["kind"] | null) => {
+    const locks = settings.locks.filter(
+      (lock) => !(lock.session === session && lock.technique === technique),
+    );
+    if (kind) locks.push({ session, technique, kind });
+    solveWith({ template, settings: { ...settings, locks } });
+  };
+
+  // While solving, the best plan so far is shown; afterwards the one that was saved.
+  const plan = solver.state.kind === "solving" && solver.state.plan ? solver.state.plan : loaderData.plan;
+  const answer = saver.data;
+  return (
+    <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", lg: "minmax(0, 1fr) 352px" } }}>
+      <Box sx={{ p: { xs: 2, sm: 3 }, pt: 2, minWidth: 0 }}>
+        <Box sx={{ display: "flex", flexWrap: "wrap", alignItems: "center", gap: 1.5, mb: 1.5 }}>
+          <Typography sx={{ flex: 1, color: "text.secondary", minWidth: 260 }}>
+            {templateOf(template).name}, {settings.bookedMinutes} min booked ({input.tableMinutes} at the
+            table), every {settings.intervalDays} days
+          </Typography>
+          <Button variant="outlined" onClick={() => setEditing(true)}>
+            Change series
+          </Button>
+          <Button
+            variant="contained"
+            disabled={solver.state.kind === "solving" || saver.state !== "idle"}
+            onClick={() => solveWith({ template, settings })}
+          >
+            {plan ? "Solve again" : "Solve the series"}
+          </Button>
+        </Box>
+        <Solving state={solver.state} cancel={solver.cancel} />
+        {answer?.breaches && (
+          <Alert severity="error" sx={{ mb: 2 }}>
+            The plan was not saved, because it breaks a rule: {answer.breaches.slice(0, 4).join(" ")} If
+            findings changed meanwhile, solve again.
+          </Alert>
+        )}
+        {answer?.errors && (
+          <Alert severity="error" sx={{ mb: 2 }}>
+            {Object.values(answer.errors).join(" ")}
+          </Alert>
+        )}
+        {answer?.stale && (
+          <Alert severity="warning" sx={{ mb: 2 }}>
+            The series was changed in another tab. Load the page again to see it, then solve again.
+          </Alert>
+        )}
+        {plan ? (
+          <PlanGrid
+            input={input}
+            template={template}
+            sessions={plan.sessions}
+            chosen={session}
+            current={current}
+            choose={(next, first) => {
+              setSession(next);
+              setStep(first);
+            }}
+          />
+        ) : (
+          solver.state.kind !== "solving" && (
+            <Empty title="No plan yet">
+              {input.targets.length > 0
+                ? `${input.targets.length} targets are waiting, from restrictions and from metrics outside their usual range. Solving finds which work goes into which session, how deep, in what order, within the minutes there are.`
+                : "Solving works from what you found. Mark a picture or note restrictions first for a plan that fits this person; without them it follows the template alone."}
+            </Empty>
+          )
+        )}
+        <TargetList input={input} sessions={plan?.sessions} />
+      </Box>
+      <Box
+        component="aside"
+        aria-label="Chosen session"
+        sx={(t) => ({
+          bgcolor: "background.paper",
+          borderLeft: { lg: `1px solid ${t.tokens.line}` },
+          p: 2.5,
+        })}
+      >
+        {plan ? (
+          <SessionPanel
+            input={input}
+            template={template}
+            plan={plan}
+            session={session}
+            step={step}
+            setStep={setStep}
+            locks={settings.locks}
+            setLock={setLock}
+            busy={solver.state.kind === "solving"}
+            done={session < input.done.length}
+          />
+        ) : (
+          <Typography sx={{ color: "text.secondary" }}>
+            The chosen session’s steps and their reasons appear here.
+          </Typography>
+        )}
+      </Box>
+      {editing && (
+        <SettingsDialog
+          template={template}
+          settings={settings}
+          close={() => setEditing(false)}
+          apply={(next) => {
+            setEditing(false);
+            solveWith(next);
+          }}
+        />
+      )}
+    </Box>
+  );
+}

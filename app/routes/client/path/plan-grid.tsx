@@ -1,0 +1,165 @@
+import { useTheme } from "@mui/material/styles";
+import Box from "@mui/material/Box";
+import { layers } from "~core/anatomy/layers";
+import { regions } from "~core/anatomy/regions";
+import { techniqueOf } from "~core/techniques/catalogue";
+import { sessionMinutes, type PlanInput, type PlannedSession } from "~core/series/plan";
+import { templateOf } from "~core/series/template";
+import { depthColours } from "~app/ui/theme";
+import { planCells } from "./plan-grid-layout";
+
+const left = 128;
+const top = 66;
+const row = 33;
+const layerHeight = 6.2;
+
+/** Sessions across, territories down; bars hang from the surface, as long as the depth and as wide as the minutes. */
+export function PlanGrid({
+  input,
+  template,
+  sessions,
+  chosen,
+  current,
+  choose,
+}: {
+  input: PlanInput;
+  template: string;
+  sessions: readonly PlannedSession[];
+  chosen: number;
+  current: number;
+  choose: (session: number, step: string | undefined) => void;
+}) {
+  const { tokens } = useTheme();
+  const names = templateOf(template).sessions;
+  const width = 800;
+  const column = (width - left) / sessions.length;
+  const cells = planCells(sessions, Math.min(44, column - 10));
+  const height = top + row * regions.length + 8;
+  const x = (session: number) => left + column * (session + 0.5);
+  return (
+    <Box sx={{ overflowX: "auto" }}>
+      <svg
+        viewBox={`0 0 ${width} ${height}`}
+        width="100%"
+        style={{ minWidth: 700, display: "block" }}
+        role="group"
+        aria-label="The plan: sessions by territory"
+      >
+        <rect
+          x={x(chosen) - column / 2 + 2}
+          width={column - 4}
+          y={0}
+          height={height}
+          rx={8}
+          fill={tokens.emberWash}
+        />
+        {regions.map((region, i) => (
+          <g key={region.key}>
+            <line x1={0} x2={width} y1={top + i * row} y2={top + i * row} stroke={tokens.line} />
+            <text x={0} y={top + i * row + 15} fontSize={12.5} fill={tokens.ink}>
+              {region.name}
+            </text>
+          </g>
+        ))}
+        {sessions.map((session, s) => {
+          const minutes = sessionMinutes(session);
+          const share = Math.min(1, minutes / Math.max(1, input.tableMinutes));
+          const barWidth = column - 22;
+          return (
+            <g
+              key={s}
+              role="button"
+              tabIndex={0}
+              aria-pressed={s === chosen}
+              aria-label={`Session ${s + 1}, ${names[s]?.name}, ${Math.round(minutes)} of ${input.tableMinutes} minutes, ${session.steps.length} steps`}
+              style={{ cursor: "pointer" }}
+              onClick={() => choose(s, undefined)}
+              onKeyDown={(event) => (event.key === "Enter" || event.key === " ") && choose(s, undefined)}
+            >
+              <rect x={x(s) - column / 2} width={column} y={0} height={top - 2} fill="transparent" />
+              <text
+                x={x(s)}
+                y={16}
+                textAnchor="middle"
+                fontSize={16}
+                fontWeight={750}
+                fill={s === current ? tokens.ember : tokens.ink}
+                fontFamily="Bricolage Grotesque Variable"
+              >
+                {s + 1}
+              </text>
+              <text x={x(s)} y={31} textAnchor="middle" fontSize={11} fill={tokens.inkSoft}>
+                {names[s]?.name}
+              </text>
+              <rect x={x(s) - barWidth / 2} y={38} width={barWidth} height={4.5} rx={2} fill={tokens.line} />
+              <rect
+                x={x(s) - barWidth / 2}
+                y={38}
+                width={barWidth * share}
+                height={4.5}
+                rx={2}
+                fill={tokens.inkSoft}
+              />
+              <text x={x(s)} y={56} textAnchor="middle" fontSize={11} fill={tokens.inkSoft}>
+                {Math.round(minutes)} min
+              </text>
+            </g>
+          );
+        })}
+        {cells.map((cell) => {
+          const i = regions.findIndex((region) => region.key === cell.region);
+          const done = cell.session < input.done.length;
+          return (
+            <g
+              key={`${cell.session} ${cell.region}`}
+              style={{ cursor: "pointer" }}
+              opacity={done ? 0.6 : 1}
+              onClick={() =>
+                choose(
+                  cell.session,
+                  sessions[cell.session]!.steps.find((step) =>
+                    techniqueOf(step.technique).doses.some(
+                      (dose) => dose.region === cell.region && dose.share >= 0.5,
+                    ),
+                  )?.technique,
+                )
+              }
+            >
+              <title>{`${regions[i]!.name}, session ${cell.session + 1}: ${Math.round(cell.minutes)} min, down to ${layers[cell.depth - 1]!.name.toLowerCase()}`}</title>
+              {Array.from({ length: cell.depth }, (_, d) => (
+                <rect
+                  key={d}
+                  x={x(cell.session) - cell.width / 2}
+                  y={top + i * row + d * layerHeight}
+                  width={cell.width}
+                  height={layerHeight}
+                  fill={depthColours[d]}
+                  stroke={d < 2 ? tokens.inkSoft : depthColours[d]}
+                  strokeWidth={0.5}
+                />
+              ))}
+            </g>
+          );
+        })}
+      </svg>
+      <Box
+        sx={{ display: "flex", flexWrap: "wrap", gap: 2, mt: 0.5, fontSize: 12.5, color: "text.secondary" }}
+      >
+        {layers.map((layer) => (
+          <Box key={layer.key} sx={{ display: "flex", alignItems: "center", gap: 0.75 }}>
+            <Box
+              sx={(t) => ({
+                width: 12,
+                height: 8,
+                bgcolor: depthColours[layer.depth - 1],
+                border: `1px solid ${t.tokens.inkSoft}`,
+              })}
+            />
+            {layer.depth} {layer.name.toLowerCase()}
+          </Box>
+        ))}
+        <span>wider: more minutes</span>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,62 @@
+import { array, number, object, string } from "yup";
+import { catalogue } from "~core/techniques/catalogue";
+import { templates } from "~core/series/template";
+
+const whole = (name: string, from: number, to: number) =>
+  number()
+    .typeError(`${name}: type a number.`)
+    .required(`${name}: type a number.`)
+    .integer(`${name}: whole numbers only, got \${value}.`)
+    .min(from, `${name}: at least ${from}, got \${value}.`)
+    .max(to, `${name}: at most ${to}, got \${value}.`);
+
+export const lockSchema = object({
+  session: whole("Session", 0, 40),
+  technique: string()
+    .oneOf(
+      catalogue.map((each) => each.key),
+      "Technique: “${value}” is not in the catalogue.",
+    )
+    .required(),
+  kind: string<"keep" | "leave-out">().oneOf(["keep", "leave-out"]).required(),
+});
+
+export const seriesSchema = object({
+  template: string()
+    .oneOf(
+      templates.map((each) => each.key),
+      "Template: “${value}” is not known.",
+    )
+    .required("Template: choose one."),
+  settings: object({
+    bookedMinutes: whole("Booked minutes", 40, 240),
+    thumbBudget: whole("Thumb budget", 0, 200),
+    startOn: string()
+      .matches(/^\d{4}-\d{2}-\d{2}$/, "First session: use year-month-day, got “${value}”.")
+      .required("First session: choose a day."),
+    intervalDays: whole("Days between sessions", 2, 42),
+    locks: array(lockSchema).max(200).default([]),
+  }).required(),
+});
+
+const stepSchema = object({
+  technique: string().required(),
+  position: string<"prone" | "supine" | "side" | "seated">()
+    .oneOf(["prone", "supine", "side", "seated", null] as never[])
+    .nullable()
+    .default(null),
+  minutes: object({
+    L: number().min(0).max(240),
+    R: number().min(0).max(240),
+    mid: number().min(0).max(240),
+  }).required(),
+});
+
+/** A plan as the browser sends it; the rule checker judges what it says. */
+export const planSchema = object({
+  sessions: array(object({ steps: array(stepSchema).max(40).required() }))
+    .max(40)
+    .required(),
+  score: number().required(),
+  bound: number().optional(),
+});

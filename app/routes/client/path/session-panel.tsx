@@ -1,0 +1,205 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Typography from "@mui/material/Typography";
+import { layerName } from "~core/anatomy/layers";
+import { techniqueOf } from "~core/techniques/catalogue";
+import { positionName } from "~core/techniques/technique";
+import { whyStep, withoutStep } from "~core/series/explain";
+import {
+  minutesOf,
+  sessionMinutes,
+  type Lock,
+  type Plan,
+  type PlanInput,
+  type Step,
+} from "~core/series/plan";
+import { turnsIn } from "~core/series/order";
+import { strain } from "~core/series/score";
+import { templateOf } from "~core/series/template";
+
+const sides = (step: Step) =>
+  "mid" in step.minutes
+    ? ""
+    : step.minutes.L === step.minutes.R
+      ? ", both sides"
+      : `, left ${step.minutes.L}, right ${step.minutes.R}`;
+
+/** One session's steps in order, and for the chosen step why it is there and what leaving it out would cost. */
+export function SessionPanel({
+  input,
+  template,
+  plan,
+  session,
+  step,
+  setStep,
+  locks,
+  setLock,
+  busy,
+  done,
+}: {
+  input: PlanInput;
+  template: string;
+  plan: Plan;
+  session: number;
+  step: string | undefined;
+  setStep: (step: string | undefined) => void;
+  locks: readonly Lock[];
+  setLock: (technique: string, kind: Lock["kind"] | null) => void;
+  busy: boolean;
+  done: boolean;
+}) {
+  const names = templateOf(template).sessions[session]!;
+  const planned = plan.sessions[session]!;
+  const leftOut = locks.filter((lock) => lock.session === session && lock.kind === "leave-out");
+  const thumbs = strain(planned, "thumb");
+  return (
+    <>
+      <Typography sx={{ color: "text.secondary", fontSize: 14 }}>
+        Session {session + 1}
+        {done ? ", as worked" : ""}
+      </Typography>
+      <Typography variant="h2">{names.name}</Typography>
+      <Typography sx={{ fontSize: 14.5, mb: 1.5 }}>
+        {names.intent} {Math.round(sessionMinutes(planned))} of {input.tableMinutes} min,{" "}
+        {turnsIn(planned.steps)} {turnsIn(planned.steps) === 1 ? "turn" : "turns"}, thumbs{" "}
+        {Math.round((100 * thumbs) / Math.max(1, input.thumbBudget))}% of their budget.
+      </Typography>
+      <Box component="ol" sx={{ listStyle: "none", p: 0, m: 0 }}>
+        {planned.steps.map((each, i) => {
+          const technique = techniqueOf(each.technique);
+          const open = each.technique === step;
+          const locked = locks.some(
+            (lock) => lock.session === session && lock.technique === each.technique && lock.kind === "keep",
+          );
+          const turned = i === 0 || each.position !== planned.steps[i - 1]!.position;
+          return (
+            <Box component="li" key={each.technique}>
+              {turned && each.position && (
+                <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: i > 0 ? 1 : 0 }}>
+                  {positionName[each.position]}
+                </Typography>
+              )}
+              <Box
+                component="button"
+                type="button"
+                aria-expanded={open}
+                onClick={() => setStep(open ? undefined : each.technique)}
+                sx={(t) => ({
+                  all: "unset",
+                  cursor: "pointer",
+                  boxSizing: "border-box",
+                  width: "100%",
+                  display: "flex",
+                  gap: 1,
+                  py: 0.6,
+                  px: 1,
+                  mx: -1,
+                  borderRadius: "6px",
+                  bgcolor: open ? t.tokens.emberWash : undefined,
+                  "&:focus-visible": { outline: `2px solid ${t.tokens.ember}` },
+                })}
+              >
+                <Box component="span" sx={{ flex: 1, fontWeight: open ? 700 : 450 }}>
+                  {technique.name}
+                  {locked && " (locked)"}
+                </Box>
+                <Box component="span" sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>
+                  {Math.round(minutesOf(each.minutes) * 10) / 10} min
+                </Box>
+              </Box>
+              {open && (
+                <Box sx={{ pb: 1.5 }}>
+                  <Typography sx={{ fontSize: 14, color: "text.secondary", mt: 0.5 }}>
+                    {technique.layer === "LT"
+                      ? "Light touch"
+                      : `Down to the ${layerName(technique.layer).toLowerCase()}`}
+                    ,{" "}
+                    {technique.medium === "any"
+                      ? "with or without oil"
+                      : technique.medium === "dry"
+                        ? "dry, before any oil"
+                        : `with ${technique.medium}`}
+                    , up to {Math.min(technique.pressure, input.pressureCeiling)} of 10{sides(each)}.
+                    {technique.consent ? " Ask for consent: sensitive area." : ""}
+                  </Typography>
+                  <Typography variant="h3" component="h4" sx={{ mt: 1.5 }}>
+                    Because
+                  </Typography>
+                  {whyStep(input, plan.sessions, session, each).map((reason) => (
+                    <Typography key={reason} sx={{ fontSize: 14.5, mt: 0.5 }}>
+                      {reason}
+                    </Typography>
+                  ))}
+                  {!done && (
+                    <>
+                      <Typography variant="h3" component="h4" sx={{ mt: 1.5 }}>
+                        If you take it out
+                      </Typography>
+                      <Cost input={input} plan={plan} session={session} step={each} />
+                      <Box sx={{ display: "flex", gap: 1, mt: 1.5 }}>
+                        <Button
+                          size="small"
+                          variant="outlined"
+                          disabled={busy}
+                          onClick={() => setLock(each.technique, locked ? null : "keep")}
+                        >
+                          {locked ? "Unlock" : "Lock in"}
+                        </Button>
+                        <Button
+                          size="small"
+                          variant="outlined"
+                          disabled={busy}
+                          onClick={() => setLock(each.technique, "leave-out")}
+                        >
+                          Leave out
+                        </Button>
+                      </Box>
+                    </>
+                  )}
+                </Box>
+              )}
+            </Box>
+          );
+        })}
+      </Box>
+      {leftOut.length > 0 && (
+        <Box sx={{ mt: 2 }}>
+          <Typography variant="h3">Left out by you</Typography>
+          {leftOut.map((lock) => (
+            <Box key={lock.technique} sx={{ display: "flex", alignItems: "center", gap: 1 }}>
+              <Typography sx={{ flex: 1, fontSize: 14.5 }}>{techniqueOf(lock.technique).name}</Typography>
+              <Button
+                size="small"
+                color="inherit"
+                disabled={busy}
+                onClick={() => setLock(lock.technique, null)}
+              >
+                Allow again
+              </Button>
+            </Box>
+          ))}
+        </Box>
+      )}
+      {plan.bound !== undefined && (
+        <Typography sx={(t) => ({ mt: 2, pt: 1.5, borderTop: `1px solid ${t.tokens.line}`, fontSize: 14 })}>
+          <strong>{((100 * plan.score) / plan.bound).toFixed(1)}% of the best this time allows.</strong>{" "}
+          <Box component="span" sx={{ color: "text.secondary" }}>
+            {plan.score.toFixed(1)} of 100 points; none can pass {plan.bound.toFixed(1)}.
+          </Box>
+        </Typography>
+      )}
+    </>
+  );
+}
+
+function Cost({ input, plan, session, step }: { input: PlanInput; plan: Plan; session: number; step: Step }) {
+  const { points, unprepared } = withoutStep(input, plan.sessions, session, step);
+  return (
+    <Typography sx={{ fontSize: 14.5, mt: 0.5 }}>
+      {points > 0.05
+        ? `The plan falls from ${plan.score.toFixed(1)} to ${(plan.score - points).toFixed(1)} points, before its minutes are used again.`
+        : "Nothing is lost in points."}
+      {unprepared.length > 0 && ` ${unprepared.join(", ")} would stand unprepared.`}
+    </Typography>
+  );
+}

@@ -1,0 +1,101 @@
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
+import Dialog from "@mui/material/Dialog";
+import DialogActions from "@mui/material/DialogActions";
+import DialogContent from "@mui/material/DialogContent";
+import DialogTitle from "@mui/material/DialogTitle";
+import MenuItem from "@mui/material/MenuItem";
+import TextField from "@mui/material/TextField";
+import { useState } from "react";
+import { templates } from "~core/series/template";
+import type { SeriesSettings } from "~data/series";
+import { validate, type FieldErrors } from "~app/validation";
+import { seriesSchema } from "./series-form";
+
+/** Template, minutes, dates and hands: what a series is solved within. */
+export function SettingsDialog({
+  template,
+  settings,
+  close,
+  apply,
+}: {
+  template: string;
+  settings: SeriesSettings;
+  close: () => void;
+  apply: (next: { template: string; settings: SeriesSettings }) => void;
+}) {
+  const [chosen, setChosen] = useState(template);
+  const [values, setValues] = useState<
+    Record<"bookedMinutes" | "thumbBudget" | "startOn" | "intervalDays", string>
+  >({
+    bookedMinutes: String(settings.bookedMinutes),
+    thumbBudget: String(settings.thumbBudget),
+    startOn: settings.startOn,
+    intervalDays: String(settings.intervalDays),
+  });
+  const [errors, setErrors] = useState<FieldErrors>({});
+  const field = (key: keyof typeof values, label: string, help: string, type = "number") => (
+    <TextField
+      key={key}
+      type={type}
+      label={label}
+      value={values[key]}
+      error={Boolean(errors[`settings.${key}`])}
+      helperText={errors[`settings.${key}`] ?? help}
+      slotProps={{ inputLabel: { shrink: true } }}
+      onChange={(event) => setValues({ ...values, [key]: event.target.value })}
+      sx={{ mt: 2 }}
+    />
+  );
+  const submit = async () => {
+    // locks belong to sessions of a template: another template starts without them
+    const locks = chosen === template ? settings.locks : [];
+    const { value, errors: found } = await validate(seriesSchema, {
+      template: chosen,
+      settings: { ...values, locks },
+    });
+    if (found) return setErrors(found);
+    apply({ template: value.template, settings: value.settings as SeriesSettings });
+  };
+  return (
+    <Dialog open onClose={close} fullWidth maxWidth="xs" aria-labelledby="series-title">
+      <DialogTitle id="series-title">Change series</DialogTitle>
+      <DialogContent>
+        <TextField
+          select
+          label="Template"
+          value={chosen}
+          onChange={(event) => setChosen(event.target.value)}
+          sx={{ mt: 1 }}
+        >
+          {templates.map((each) => (
+            <MenuItem key={each.key} value={each.key}>
+              {each.name}
+            </MenuItem>
+          ))}
+        </TextField>
+        {chosen !== template && settings.locks.length > 0 && (
+          <Alert severity="info" sx={{ mt: 2 }}>
+            Your locks belong to the other template and are released.
+          </Alert>
+        )}
+        {field("bookedMinutes", "Booked minutes", "20 of them go to talk, looking and rising.")}
+        {field("startOn", "First session", "Sessions already worked keep their day.", "date")}
+        {field("intervalDays", "Days between sessions", "Usual: 5 to 14, never under 2.")}
+        {field(
+          "thumbBudget",
+          "Thumb budget per session",
+          "Load (0–3) times minutes that your thumbs take in one session.",
+        )}
+      </DialogContent>
+      <DialogActions sx={{ p: 2 }}>
+        <Button color="inherit" onClick={close}>
+          Cancel
+        </Button>
+        <Button variant="contained" onClick={() => void submit()}>
+          Solve with these
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

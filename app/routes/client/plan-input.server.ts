@@ -1,0 +1,62 @@
+import { momentsOf } from "~core/change/moments";
+import { targetsFrom } from "~core/reading/targets";
+import { tableMinutesOf, type PlanInput, type PlannedSession, type Target } from "~core/series/plan";
+import { foldRun } from "~core/session/fold";
+import { workedSession } from "~core/session/worked";
+import type { Client } from "~core/client";
+import type { Tx } from "~data/database";
+import { restrictionsOf } from "~data/findings";
+import { photosOfClient } from "~data/photos";
+import type { Series, SeriesSettings } from "~data/series";
+import { eventsOf } from "~data/session-events";
+import { listVisits, type Visit } from "~data/visits";
+
+/** Targets as the findings stand now: every restriction, and every metric at its latest reading. */
+export async function targetsOf(tx: Tx, clientId: string): Promise<Target[]> {
+  const latest = new Map(
+    momentsOf(await photosOfClient(tx, clientId)).flatMap(({ readings }) =>
+      readings.map((reading) => [reading.id, reading] as const),
+    ),
+  );
+  return targetsFrom(await restrictionsOf(tx, clientId), [...latest.values()]);
+}
+
+/** The sessions that were worked: from the run's log, or as planned where a visit was closed without one. */
+export async function workedSessions(
+  tx: Tx,
+  clientId: string,
+  visits: readonly Visit[],
+  series: Series | undefined,
+): Promise<PlannedSession[]> {
+  const done: PlannedSession[] = [];
+  for (const visit of visits) {
+    if (visit.status !== "closed") break;
+    const state = foldRun(await eventsOf(tx, visit.id));
+    done.push(
+      state.phase === "not started"
+        ? (series?.plan?.sessions[visit.ordinal - 1] ?? { steps: [] })
+        : workedSession(state),
+    );
+  }
+  return done;
+}
+
+export async function planInputOf(
+  tx: Tx,
+  client: Client,
+  series: Series | undefined,
+  template: string,
+  settings: SeriesSettings,
+): Promise<PlanInput> {
+  const visits = await listVisits(tx, client.id);
+  return {
+    template,
+    tableMinutes: tableMinutesOf(settings.bookedMinutes),
+    targets: await targetsOf(tx, client.id),
+    complaintRegion: client.complaintRegion,
+    pressureCeiling: client.pressureCeiling,
+    thumbBudget: settings.thumbBudget,
+    locks: settings.locks,
+    done: await workedSessions(tx, client.id, visits, series),
+  };
+}

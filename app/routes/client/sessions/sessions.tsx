@@ -1,0 +1,225 @@
+import Alert from "@mui/material/Alert";
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import TextField from "@mui/material/TextField";
+import Typography from "@mui/material/Typography";
+import { useState } from "react";
+import { data, Form, Link, redirect, useNavigation } from "react-router";
+import type { Route } from "./+types/sessions";
+import { closingNote } from "~core/session/closing-note";
+import { elapsed, foldRun } from "~core/session/fold";
+import { techniqueOf } from "~core/techniques/catalogue";
+import { positionName } from "~core/techniques/technique";
+import { minutesOf, sessionMinutes } from "~core/series/plan";
+import { answering, session } from "~app/session.server";
+import { today } from "~app/today.server";
+import { shortDay } from "~app/ui/dates";
+import { Empty } from "~app/ui/page";
+import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
+import { getClient } from "~data/clients";
+import { Stale } from "~data/errors";
+import { seriesOf } from "~data/series";
+import { eventsOf } from "~data/session-events";
+import { closeVisit, listVisits, planVisits } from "~data/visits";
+
+export function loader({ request, params, context }: Route.LoaderArgs) {
+  const { tx } = session(context);
+  return answering(async () => {
+    const client = await getClient(tx, params.clientId);
+    const { visit } = await visitOf(tx, client.id, request);
+    const series = await seriesOf(tx, client.id);
+    const state = foldRun(await eventsOf(tx, visit.id));
+    return {
+      clientId: client.id,
+      visit,
+      today: today(),
+      planned: series?.plan?.sessions[visit.ordinal - 1] ?? null,
+      run:
+        state.phase === "not started"
+          ? null
+          : {
+              phase: state.phase,
+              minutes: Math.round(elapsed(state, state.finishedAt ?? Date.now()) / 60),
+              done: state.states.filter((step) => step.outcome === "done").length,
+              skipped: state.states.filter((step) => step.outcome === "skipped").length,
+              of: state.steps.length,
+              draft: closingNote(state),
+            },
+    };
+  });
+}
+
+export function action({ request, params, context }: Route.ActionArgs) {
+  const { tx } = session(context);
+  return answering(async () => {
+    const form = await request.formData();
+    const visit = await ownVisit(tx, params.clientId, form.get("visitId"));
+    const note = String(form.get("note") ?? "").slice(0, 20_000);
+    try {
+      await closeVisit(tx, visit.id, Number(form.get("version")), note);
+    } catch (error) {
+      if (error instanceof Stale) return data({ stale: true, note }, { status: 409 });
+      throw error;
+    }
+    // without a series the next visit is always there to be worked towards
+    const visits = await listVisits(tx, params.clientId);
+    if (visits.every((each) => each.status === "closed"))
+      await planVisits(tx, params.clientId, [...visits.map((each) => each.onDate), today()]);
+    return redirect(`/clients/${params.clientId}/change?visit=${visit.ordinal}`);
+  });
+}
+
+export default function Sessions({ loaderData, actionData }: Route.ComponentProps) {
+  const { clientId, visit, planned, run, today } = loaderData;
+  return (
+    <Box
+      sx={{
+        p: { xs: 2, sm: 3 },
+        display: "grid",
+        gridTemplateColumns: { xs: "1fr", md: "minmax(0, 1fr) 420px" },
+        gap: 5,
+      }}
+    >
+      <Box>
+        <Box sx={{ display: "flex", alignItems: "center", gap: 2, flexWrap: "wrap", mb: 1.5 }}>
+          <Typography variant="h2" sx={{ flex: 1 }}>
+            Visit {visit.ordinal}, {shortDay(visit.onDate, today)}
+            {visit.status === "closed" ? ", closed" : ""}
+          </Typography>
+          {planned && visit.status !== "closed" && (
+            <Button
+              component={Link}
+              to={`/run/${visit.id}`}
+              variant={run?.phase === "finished" ? "outlined" : "contained"}
+              size="large"
+            >
+              {run
+                ? run.phase === "finished"
+                  ? "Look at the run sheet"
+                  : "Go on with the session"
+                : "Start the session"}
+            </Button>
+          )}
+        </Box>
+        {planned ? (
+          <>
+            <Typography sx={{ color: "text.secondary", mb: 1.5 }}>
+              {planned.steps.length} steps, {Math.round(sessionMinutes(planned))} min. Both sides are run one
+              after the other.
+            </Typography>
+            <Box component="ol" sx={{ listStyle: "none", p: 0, m: 0 }}>
+              {planned.steps.map((step) => (
+                <Box
+                  component="li"
+                  key={step.technique}
+                  sx={(t) => ({ display: "flex", gap: 2, borderTop: `1px solid ${t.tokens.line}`, py: 0.9 })}
+                >
+                  <Box sx={{ flex: 1 }}>
+                    <Typography sx={{ fontWeight: 600 }}>{techniqueOf(step.technique).name}</Typography>
+                    <Typography sx={{ fontSize: 14, color: "text.secondary" }}>
+                      {techniqueOf(step.technique).what}
+                    </Typography>
+                  </Box>
+                  <Typography sx={{ color: "text.secondary", whiteSpace: "nowrap", fontSize: 14 }}>
+                    {step.position ? positionName[step.position].toLowerCase() : ""}
+                  </Typography>
+                  <Typography sx={{ width: 60, textAlign: "right" }}>
+                    {Math.round(minutesOf(step.minutes) * 10) / 10} min
+                  </Typography>
+                </Box>
+              ))}
+            </Box>
+          </>
+        ) : (
+          <Empty
+            title="Nothing is planned for this visit"
+            action={
+              <Button
+                component={Link}
+                to={`/clients/${clientId}/path?visit=${visit.ordinal}`}
+                variant="contained"
+              >
+                Plan the series
+              </Button>
+            }
+          >
+            A run sheet follows a plan. Solve the series first; measuring and touching work without one.
+          </Empty>
+        )}
+      </Box>
+      <Box>
+        {actionData && "stale" in actionData && (
+          <Alert severity="warning" sx={{ mb: 2 }}>
+            This visit was changed in another tab. Your note is still below; look at the other one before
+            saving again.
+          </Alert>
+        )}
+        {visit.status === "closed" ? (
+          <>
+            <Typography variant="h2" sx={{ mb: 1 }}>
+              Note
+            </Typography>
+            <Typography sx={{ whiteSpace: "pre-wrap" }}>
+              {visit.closingNote || "No note was written."}
+            </Typography>
+          </>
+        ) : (
+          <Closing
+            key={visit.id}
+            visit={visit}
+            run={run}
+            kept={actionData && "note" in actionData ? String(actionData.note) : undefined}
+          />
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+function Closing({
+  visit,
+  run,
+  kept,
+}: {
+  visit: { id: string; ordinal: number; version: number };
+  run: Awaited<ReturnType<typeof loader>>["run"];
+  kept: string | undefined;
+}) {
+  const [note, setNote] = useState(kept ?? run?.draft ?? "");
+  const busy = useNavigation().state === "submitting";
+  return (
+    <Form method="post">
+      <Typography variant="h2" sx={{ mb: 1 }}>
+        Close the visit
+      </Typography>
+      {run ? (
+        <Typography sx={{ color: "text.secondary", mb: 2 }}>
+          {run.done} of {run.of} steps done, {run.skipped} left out, {run.minutes} min so far. The note is
+          drafted from the run; correct what your hands know better.
+        </Typography>
+      ) : (
+        <Typography sx={{ color: "text.secondary", mb: 2 }}>
+          The session was not run here. Close the visit with a note of your own, or start the session.
+        </Typography>
+      )}
+      <input type="hidden" name="visitId" value={visit.id} />
+      <input type="hidden" name="version" value={visit.version} />
+      <TextField
+        name="note"
+        label="Note"
+        multiline
+        minRows={9}
+        value={note}
+        onChange={(event) => setNote(event.target.value)}
+      />
+      <Button
+        type="submit"
+        variant={run?.phase === "finished" ? "contained" : "outlined"}
+        disabled={busy}
+        sx={{ mt: 2 }}
+      >
+        {busy ? "Closing" : `Close visit ${visit.ordinal}`}
+      </Button>
+    </Form>
+  );
+}

@@ -1,0 +1,232 @@
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import { useTheme } from "@mui/material/styles";
+import { useState } from "react";
+import { compare } from "~core/change/compare";
+import { directionWord, formatBand, formatSigned, formatValue, unitSign } from "~core/measure/format";
+import type { Reading } from "~core/measure/read-photo";
+import type { ErrorPart } from "~core/measure/propagate";
+import { markName } from "./picture";
+import { readOutBar } from "./read-out-layout";
+import { depthColours } from "~app/ui/theme";
+
+const sideWord = (reading: Reading) =>
+  reading.metric.sides === "each" ? (reading.side === "L" ? ", left" : ", right") : "";
+
+/** One line per metric: value and band now, the earlier value, the usual range, and whether it really changed. */
+export function ReadOuts({
+  readings,
+  earlier,
+  earlierName,
+}: {
+  readings: readonly Reading[];
+  earlier: readonly Reading[];
+  earlierName: string | undefined;
+}) {
+  const [chosen, setChosen] = useState<string | undefined>();
+  const shown = readings.find((reading) => reading.id === chosen) ?? readings[0];
+  return (
+    <Box>
+      <Typography sx={{ color: "text.secondary", fontSize: 13.5, mb: 0.5 }}>
+        filled: now, with 95% band{earlierName ? ` · hollow: ${earlierName}` : ""} · pale: usual range
+      </Typography>
+      <Box role="list" aria-label="Measurements">
+        {readings.map((reading) => (
+          <Row
+            key={reading.id}
+            reading={reading}
+            earlier={earlier.find((other) => other.id === reading.id)}
+            chosen={reading === shown}
+            choose={() => setChosen(reading.id)}
+          />
+        ))}
+      </Box>
+      {shown && <Budget reading={shown} />}
+    </Box>
+  );
+}
+
+function Row({
+  reading,
+  earlier,
+  chosen,
+  choose,
+}: {
+  reading: Reading;
+  earlier: Reading | undefined;
+  chosen: boolean;
+  choose: () => void;
+}) {
+  const { tokens } = useTheme();
+  const bar = readOutBar(reading, earlier, 230);
+  const change = earlier && compare(earlier, reading);
+  const colour =
+    change?.verdict === "real" ? (change.direction === "away" ? tokens.clay : tokens.moss) : tokens.slate;
+  return (
+    <Box
+      role="listitem"
+      sx={(t) => ({
+        borderTop: `1px solid ${t.tokens.line}`,
+        bgcolor: chosen ? t.tokens.emberWash : undefined,
+        mx: -1,
+        px: 1,
+        borderRadius: chosen ? "6px" : 0,
+      })}
+    >
+      <Box
+        component="button"
+        type="button"
+        onClick={choose}
+        aria-pressed={chosen}
+        title={`${reading.metric.definition} Usual range: ${reading.metric.source}.`}
+        sx={{
+          all: "unset",
+          cursor: "pointer",
+          display: "grid",
+          gridTemplateColumns: { xs: "1fr auto", lg: "176px 150px 234px 1fr" },
+          alignItems: "center",
+          columnGap: 2,
+          width: "100%",
+          minHeight: 38,
+          "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main" },
+        }}
+      >
+        <span>
+          {reading.metric.name}
+          {sideWord(reading)}
+        </span>
+        <Box sx={{ textAlign: "right", whiteSpace: "nowrap" }}>
+          <strong style={{ fontSize: 17 }}>{formatValue(reading.metric, reading.value)}</strong>
+          <Box component="span" sx={{ color: "text.secondary" }}>
+            {" "}
+            {formatBand(reading.metric, reading.se)}
+          </Box>
+          <Box
+            component="span"
+            sx={{ display: "block", fontSize: 12.5, lineHeight: 1, color: "text.secondary", minHeight: 4 }}
+          >
+            {directionWord(reading.metric, reading.value)}
+          </Box>
+        </Box>
+        <svg width={bar.width} height={32} aria-hidden style={{ display: "block" }}>
+          <rect
+            x={bar.usual.from}
+            width={Math.max(1, bar.usual.to - bar.usual.from)}
+            y={4}
+            height={24}
+            fill={tokens.band}
+          />
+          <line x1={0} x2={bar.width} y1={16} y2={16} stroke={tokens.line} />
+          {bar.earlier && (
+            <>
+              <line
+                x1={bar.earlier.from}
+                x2={bar.earlier.to}
+                y1={21}
+                y2={21}
+                stroke={tokens.inkSoft}
+                strokeWidth={2.5}
+                opacity={0.45}
+                strokeLinecap="round"
+              />
+              <circle
+                cx={bar.earlier.at}
+                cy={21}
+                r={3.6}
+                fill={tokens.paper}
+                stroke={tokens.ink}
+                strokeWidth={1.4}
+              />
+            </>
+          )}
+          <line
+            x1={bar.now.from}
+            x2={bar.now.to}
+            y1={12}
+            y2={12}
+            stroke={colour}
+            strokeWidth={4}
+            opacity={0.5}
+            strokeLinecap="round"
+          />
+          <circle cx={bar.now.at} cy={12} r={4.6} fill={colour} />
+        </svg>
+        <Box sx={{ color: colour, fontSize: 14.5, display: { xs: "none", lg: "block" } }}>
+          {change ? (
+            change.verdict === "real" ? (
+              <strong>
+                {formatSigned(reading.metric, change.difference)}
+                {unitSign(reading.metric)} real
+              </strong>
+            ) : (
+              "unclear"
+            )
+          ) : null}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+const causeName = (part: ErrorPart): string => {
+  switch (part.cause) {
+    case "placing":
+      return part.point ? `${markName(part.point).split(",")[0]} point` : "points";
+    case "depth":
+      return "depth of the body";
+    case "turn":
+      return "how squarely they stand";
+    case "camera":
+      return "camera place";
+    default:
+      return part.cause;
+  }
+};
+
+/** Where a metric's error comes from, largest part first. */
+function Budget({ reading }: { reading: Reading }) {
+  const { tokens } = useTheme();
+  const total = reading.se ** 2;
+  const named = new Map<string, number>();
+  for (const part of reading.parts)
+    named.set(causeName(part), (named.get(causeName(part)) ?? 0) + part.variance / total);
+  const parts = [...named]
+    .sort((a, b) => b[1] - a[1])
+    .filter(([, share]) => share >= 0.01)
+    .slice(0, 5);
+  let x = 0;
+  return (
+    <Box sx={{ mt: 2, maxWidth: 520 }}>
+      <Typography variant="h3">
+        Where the {formatBand(reading.metric, reading.se)} of {reading.metric.name.toLowerCase()} comes from
+      </Typography>
+      <svg
+        viewBox="0 0 400 12"
+        width="100%"
+        height={12}
+        preserveAspectRatio="none"
+        aria-hidden
+        style={{ display: "block", margin: "6px 0 4px" }}
+      >
+        {parts.map(([name, share], i) => {
+          const start = x;
+          x += share * 400;
+          return (
+            <rect
+              key={name}
+              x={start}
+              width={Math.max(0, share * 400 - 1)}
+              height={12}
+              fill={depthColours[Math.max(0, 3 - i)]}
+              stroke={tokens.inkSoft}
+              strokeWidth={i > 2 ? 0.5 : 0}
+            />
+          );
+        })}
+      </svg>
+      <Typography sx={{ fontSize: 13.5, color: "text.secondary" }}>
+        {parts.map(([name, share]) => `${name} ${Math.round(share * 100)}%`).join(" · ")}
+      </Typography>
+    </Box>
+  );
+}

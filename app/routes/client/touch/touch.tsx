@@ -1,0 +1,295 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import Typography from "@mui/material/Typography";
+import { enqueueSnackbar } from "notistack";
+import { useState } from "react";
+import { data, useFetcher, useSubmit } from "react-router";
+import type { Route } from "./+types/touch";
+import { layers, layerName, type LayerKey } from "~core/anatomy/layers";
+import { regionName, type RegionKey } from "~core/anatomy/regions";
+import { structureOf } from "~core/anatomy/structures";
+import { historyOf, inOrder, latestGrade, type Moment, type Restriction } from "~core/findings/restriction";
+import { answering, session } from "~app/session.server";
+import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
+import { depthColours } from "~app/ui/theme";
+import { validate } from "~app/validation";
+import { gradeRestriction, restrictionsOf, saveRestriction, setRestrictionRemoved } from "~data/findings";
+import { getClient } from "~data/clients";
+import { BodyMap } from "./body-map";
+import { NewRestriction } from "./new-restriction";
+import { gradingSchema, restrictionSchema } from "./restriction-form";
+
+export const handle = { slim: true };
+
+export function loader({ request, params, context }: Route.LoaderArgs) {
+  const { tx } = session(context);
+  return answering(async () => {
+    const client = await getClient(tx, params.clientId);
+    const { visit } = await visitOf(tx, client.id, request);
+    return { visit, restrictions: await restrictionsOf(tx, client.id) };
+  });
+}
+
+export function action({ request, params, context }: Route.ActionArgs) {
+  const { tx } = session(context);
+  return answering(async () => {
+    const body = (await request.json()) as { intent: string; id?: string; visitId?: string };
+    await getClient(tx, params.clientId);
+    if (body.intent === "remove" || body.intent === "restore") {
+      await setRestrictionRemoved(tx, String(body.id), body.intent === "remove");
+      return { ok: true };
+    }
+    const visit = await ownVisit(tx, params.clientId, body.visitId);
+    const grading = await validate(gradingSchema, body);
+    if (grading.errors) return data({ errors: grading.errors }, { status: 400 });
+    if (body.intent === "add") {
+      const { value, errors } = await validate(restrictionSchema, body);
+      if (errors) return data({ errors }, { status: 400 });
+      await saveRestriction(tx, params.clientId, value as Parameters<typeof saveRestriction>[2]);
+    }
+    await gradeRestriction(tx, {
+      restrictionId: grading.value.id,
+      visitId: visit.id,
+      moment: grading.value.moment,
+      grade: grading.value.grade,
+      tenderness: grading.value.tenderness,
+    });
+    return { ok: true };
+  });
+}
+
+export default function Touch({ loaderData: { visit, restrictions } }: Route.ComponentProps) {
+  const [moment, setMoment] = useState<Moment>("before");
+  const [peeled, setPeeled] = useState<LayerKey | "all">("all");
+  const [place, setPlace] = useState<{ region: RegionKey; side: "L" | "R" } | undefined>();
+  const shown = restrictions.filter((restriction) => peeled === "all" || restriction.layer === peeled);
+  return (
+    <Box
+      sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", md: "minmax(420px, 520px) minmax(0, 1fr)" } }}
+    >
+      <Box
+        sx={(t) => ({
+          bgcolor: "background.paper",
+          borderRight: { md: `1px solid ${t.tokens.line}` },
+          p: 2,
+          minHeight: { md: "calc(100dvh - 132px)" },
+        })}
+      >
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          value={peeled}
+          onChange={(_, value: LayerKey | "all" | null) => value && setPeeled(value)}
+          aria-label="Peel to layer"
+          sx={{ flexWrap: "wrap", mb: 1 }}
+        >
+          <ToggleButton value="all">All layers</ToggleButton>
+          {layers.map((layer) => (
+            <ToggleButton key={layer.key} value={layer.key} sx={{ gap: 0.75 }}>
+              <Box
+                component="span"
+                sx={(t) => ({
+                  width: 10,
+                  height: 10,
+                  borderRadius: "2px",
+                  bgcolor: depthColours[layer.depth - 1],
+                  border: `1px solid ${t.tokens.inkSoft}`,
+                })}
+              />
+              {layer.name}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+        <BodyMap restrictions={shown} chosen={place} choose={setPlace} />
+        <Typography sx={{ fontSize: 13.5, color: "text.secondary", mt: 1 }}>
+          Choose a place to add what you feel. A mark’s size is its grade, its colour the layer; R and L are
+          the client’s own sides.
+        </Typography>
+      </Box>
+      <Box sx={{ p: { xs: 2, sm: 3 } }}>
+        <Box sx={{ display: "flex", alignItems: "center", gap: 2, mb: 2, flexWrap: "wrap" }}>
+          <Typography variant="h2" sx={{ flex: 1 }}>
+            {restrictions.length === 0
+              ? "No restrictions yet"
+              : `${restrictions.length} ${restrictions.length === 1 ? "restriction" : "restrictions"}`}
+          </Typography>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={moment}
+            onChange={(_, value: Moment | null) => value && setMoment(value)}
+            aria-label="Moment"
+          >
+            <ToggleButton value="before">Before visit {visit.ordinal}</ToggleButton>
+            <ToggleButton value="after">After</ToggleButton>
+          </ToggleButtonGroup>
+        </Box>
+        {place && (
+          <NewRestriction
+            key={`${place.region} ${place.side} ${restrictions.length}`}
+            place={place}
+            preferred={peeled === "all" ? undefined : peeled}
+            visitId={visit.id}
+            moment={moment}
+            close={() => setPlace(undefined)}
+          />
+        )}
+        {restrictions.length === 0 && !place && (
+          <Typography sx={{ color: "text.secondary", maxWidth: 480 }}>
+            Choose the place on the figure where skin lift, glide or rocking stops early. One spot keeps its
+            history over the whole series, and the plan works from these grades.
+          </Typography>
+        )}
+        <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
+          {shown.map((restriction) => (
+            <Row key={restriction.id} restriction={restriction} visit={visit} moment={moment} />
+          ))}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+const sideWord = { L: "left", R: "right", both: "both sides" } as const;
+
+function Row({
+  restriction,
+  visit,
+  moment,
+}: {
+  restriction: Restriction;
+  visit: { id: string; ordinal: number };
+  moment: Moment;
+}) {
+  const fetcher = useFetcher();
+  const submit = useSubmit();
+  const grading = restriction.grades.find((each) => each.visit === visit.ordinal && each.moment === moment);
+  const latest = latestGrade(restriction);
+  const pending = fetcher.json as { grade?: number; tenderness?: number } | undefined;
+  const grade = pending?.grade ?? grading?.grade;
+  const tenderness = pending?.tenderness ?? grading?.tenderness ?? latest?.tenderness ?? 0;
+  const send = (change: { grade?: number; tenderness?: number }) =>
+    void fetcher.submit(
+      {
+        intent: "grade",
+        id: restriction.id,
+        visitId: visit.id,
+        moment,
+        grade: grade ?? latest?.grade ?? 0,
+        tenderness,
+        ...change,
+      },
+      { method: "post", encType: "application/json" },
+    );
+  const name = `${structureOf(restriction.structure)?.name ?? regionName(restriction.region)}, ${sideWord[restriction.side]}`;
+  const remove = () => {
+    void fetcher.submit(
+      { intent: "remove", id: restriction.id },
+      { method: "post", encType: "application/json" },
+    );
+    enqueueSnackbar(`${name} is taken off the list.`, {
+      action: () => (
+        <Button
+          color="inherit"
+          size="small"
+          onClick={() =>
+            void submit(
+              { intent: "restore", id: restriction.id },
+              { method: "post", encType: "application/json", navigate: false },
+            )
+          }
+        >
+          Undo
+        </Button>
+      ),
+    });
+  };
+  return (
+    <Box
+      component="li"
+      sx={(t) => ({
+        borderTop: `1px solid ${t.tokens.line}`,
+        py: 1.25,
+        display: "grid",
+        gridTemplateColumns: { xs: "1fr", lg: "minmax(0,1fr) auto auto auto" },
+        gap: 1.5,
+        alignItems: "center",
+      })}
+    >
+      <Box>
+        <Typography sx={{ fontWeight: 650 }}>{name}</Typography>
+        <Typography sx={{ fontSize: 13.5, color: "text.secondary" }}>
+          {layerName(restriction.layer).toLowerCase()} · {restriction.quality}
+          {restriction.bind && ` · binds towards ${restriction.bind}`}
+          {restriction.ease && ` · eases towards ${restriction.ease}`}
+        </Typography>
+        <Typography sx={{ fontSize: 13.5 }}>
+          <History restriction={restriction} />
+        </Typography>
+      </Box>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        value={grade ?? null}
+        onChange={(_, value: number | null) => value !== null && send({ grade: value })}
+        aria-label={`Grade of ${name}`}
+      >
+        {[0, 1, 2, 3].map((each) => (
+          <ToggleButton key={each} value={each} sx={{ minWidth: 40 }}>
+            {each}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      <Box component="label" sx={{ fontSize: 13.5, color: "text.secondary", whiteSpace: "nowrap" }}>
+        tender{" "}
+        <Box
+          component="select"
+          value={tenderness}
+          onChange={(event: React.ChangeEvent<HTMLSelectElement>) =>
+            send({ tenderness: Number(event.target.value) })
+          }
+          aria-label={`Tenderness of ${name}`}
+          sx={(t) => ({
+            font: "inherit",
+            color: "inherit",
+            bgcolor: "transparent",
+            border: `1px solid ${t.tokens.line}`,
+            borderRadius: "6px",
+            p: "6px",
+          })}
+        >
+          {Array.from({ length: 11 }, (_, i) => (
+            <option key={i}>{i}</option>
+          ))}
+        </Box>
+      </Box>
+      <Button
+        size="small"
+        color="inherit"
+        sx={{ color: "text.secondary" }}
+        onClick={remove}
+        aria-label={`Take ${name} off the list`}
+      >
+        Remove
+      </Button>
+    </Box>
+  );
+}
+
+function History({ restriction }: { restriction: Restriction }) {
+  const order = inOrder(restriction.grades);
+  const last = order.at(-1);
+  return (
+    <>
+      grade {historyOf(restriction)}
+      {last && (
+        <Box
+          component="span"
+          sx={{ color: "text.secondary" }}
+        >{`, last ${last.moment} visit ${last.visit}`}</Box>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,25 @@
+import type { Tx } from "~data/database";
+import { NotFound } from "~data/errors";
+import { listVisits, type Visit } from "~data/visits";
+
+/** The visit a request is about: `?visit=5`, or the first that is not closed, or the last. */
+export async function visitOf(
+  tx: Tx,
+  clientId: string,
+  request: Request,
+): Promise<{ visit: Visit; visits: Visit[] }> {
+  const visits = await listVisits(tx, clientId);
+  const asked = new URL(request.url).searchParams.get("visit");
+  const visit = asked
+    ? visits.find((each) => each.ordinal === Number(asked))
+    : (visits.find((each) => each.status !== "closed") ?? visits.at(-1));
+  if (!visit) throw new NotFound("visit");
+  return { visit, visits };
+}
+
+/** A visit by its id, if it is this client's. */
+export async function ownVisit(tx: Tx, clientId: string, visitId: unknown): Promise<Visit> {
+  const visit = (await listVisits(tx, clientId)).find((each) => each.id === visitId);
+  if (!visit) throw new NotFound("visit");
+  return visit;
+}

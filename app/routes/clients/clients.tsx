@@ -1,0 +1,213 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import InputAdornment from "@mui/material/InputAdornment";
+import MuiLink from "@mui/material/Link";
+import Search from "@mui/icons-material/Search";
+import TextField from "@mui/material/TextField";
+import Typography from "@mui/material/Typography";
+import { enqueueSnackbar } from "notistack";
+import { useEffect, useRef } from "react";
+import { Link, useFetcher, useSearchParams, useSubmit } from "react-router";
+import type { Route } from "./+types/clients";
+import { ageOn } from "~core/client";
+import { answering, session } from "~app/session.server";
+import { today } from "~app/today.server";
+import { shortDay } from "~app/ui/dates";
+import { Empty, Page } from "~app/ui/page";
+import { listClients, setArchived } from "~data/clients";
+import { Progress } from "./progress";
+
+export const meta: Route.MetaFunction = () => [{ title: "Clients · Ember Path" }];
+
+export async function loader({ request, context }: Route.LoaderArgs) {
+  const { tx } = session(context);
+  const query = new URL(request.url).searchParams;
+  const archived = query.get("archived") === "1";
+  const clients = await listClients(tx, query.get("q") ?? "", archived);
+  return { clients, archived, today: today() };
+}
+
+export async function action({ request, context }: Route.ActionArgs) {
+  const { tx } = session(context);
+  const form = await request.formData();
+  await answering(() => setArchived(tx, String(form.get("id")), form.get("intent") === "archive"));
+  return { ok: true };
+}
+
+export default function Clients({ loaderData: { clients, archived, today } }: Route.ComponentProps) {
+  const [params] = useSearchParams();
+  const submit = useSubmit();
+  const box = useRef<HTMLInputElement>(null);
+  const query = params.get("q") ?? "";
+  // A letter typed anywhere on the page goes to the search: two keystrokes find anyone.
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (
+        event.ctrlKey ||
+        event.metaKey ||
+        event.altKey ||
+        (event.target as HTMLElement).closest("input, textarea")
+      )
+        return;
+      if (/^\p{L}$/u.test(event.key)) box.current?.focus();
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, []);
+
+  return (
+    <Page
+      title={archived ? "Archived clients" : "Clients"}
+      actions={
+        <>
+          <Button component={Link} to={archived ? "/clients" : "/clients?archived=1"} color="inherit">
+            {archived ? "Back to current clients" : "Archived"}
+          </Button>
+          <Button component={Link} to="/clients/new" variant="contained">
+            New client
+          </Button>
+        </>
+      }
+    >
+      <Box
+        component="form"
+        role="search"
+        onChange={(event: React.FormEvent<HTMLFormElement>) =>
+          void submit(event.currentTarget, { replace: true })
+        }
+        sx={{ maxWidth: 420, mb: 2 }}
+      >
+        {archived && <input type="hidden" name="archived" value="1" />}
+        <TextField
+          name="q"
+          defaultValue={query}
+          inputRef={box}
+          label="Find by name, work or complaint"
+          slotProps={{
+            input: {
+              startAdornment: (
+                <InputAdornment position="start">
+                  <Search fontSize="small" />
+                </InputAdornment>
+              ),
+            },
+          }}
+        />
+      </Box>
+      {clients.length === 0 ? (
+        query ? (
+          <Empty title="Nobody matches">
+            No {archived ? "archived " : ""}client has “{query}” in name, work or complaint.
+          </Empty>
+        ) : archived ? (
+          <Empty title="Nobody is archived">
+            Archived clients keep all their records and can be brought back at any time.
+          </Empty>
+        ) : (
+          <Empty
+            title="No clients yet"
+            action={
+              <Button component={Link} to="/clients/new" variant="contained">
+                New client
+              </Button>
+            }
+          >
+            Begin with a name and what they come for. Everything else can wait for the first visit.
+          </Empty>
+        )
+      ) : (
+        <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
+          {clients.map((client) => {
+            const age = ageOn(client.born, today);
+            return (
+              <Box
+                component="li"
+                key={client.id}
+                sx={(t) => ({
+                  display: "grid",
+                  gridTemplateColumns: { xs: "1fr auto", md: "300px 1fr 190px 150px auto" },
+                  alignItems: "center",
+                  columnGap: 3,
+                  py: 1.25,
+                  borderTop: `1px solid ${t.tokens.line}`,
+                })}
+              >
+                <Box>
+                  <MuiLink
+                    component={Link}
+                    to={`/clients/${client.id}`}
+                    sx={{ fontSize: 17, fontWeight: 650 }}
+                  >
+                    {client.name}
+                  </MuiLink>
+                  <Typography sx={{ color: "text.secondary", fontSize: 14 }}>
+                    {[age, client.occupation].filter(Boolean).join(", ")}
+                  </Typography>
+                </Box>
+                <Typography
+                  sx={{ display: { xs: "none", md: "block" }, fontSize: 14.5 }}
+                  noWrap
+                  title={client.complaint}
+                >
+                  {client.complaint}
+                </Typography>
+                <Box sx={{ display: { xs: "none", md: "block" } }}>
+                  <Progress done={client.visitsDone} planned={client.visitsPlanned} />
+                </Box>
+                <Typography
+                  sx={{ display: { xs: "none", md: "block" }, color: "text.secondary", fontSize: 14 }}
+                >
+                  {client.nextVisit
+                    ? `next ${shortDay(client.nextVisit, today)}`
+                    : client.lastVisit
+                      ? `last ${shortDay(client.lastVisit, today)}, no next`
+                      : "no visit yet"}
+                </Typography>
+                <ArchiveButton id={client.id} name={client.name} archived={archived} />
+              </Box>
+            );
+          })}
+        </Box>
+      )}
+    </Page>
+  );
+}
+
+function ArchiveButton({ id, name, archived }: { id: string; name: string; archived: boolean }) {
+  const fetcher = useFetcher();
+  // The row, and this component with it, is gone once archived: undo must not depend on it.
+  const submit = useSubmit();
+  const send = (intent: string) => fetcher.submit({ id, intent }, { method: "post", action: "/clients" });
+  return (
+    <Button
+      size="small"
+      color="inherit"
+      sx={{ color: "text.secondary" }}
+      aria-label={`${archived ? "Bring back" : "Archive"} ${name}`}
+      onClick={() => {
+        void send(archived ? "restore" : "archive");
+        enqueueSnackbar(
+          archived ? `${name} is back among the clients.` : `${name} is archived. Nothing was deleted.`,
+          {
+            action: () => (
+              <Button
+                color="inherit"
+                size="small"
+                onClick={() =>
+                  void submit(
+                    { id, intent: archived ? "archive" : "restore" },
+                    { method: "post", action: "/clients", navigate: false },
+                  )
+                }
+              >
+                Undo
+              </Button>
+            ),
+          },
+        );
+      }}
+    >
+      {archived ? "Bring back" : "Archive"}
+    </Button>
+  );
+}

@@ -1,0 +1,132 @@
+import Autocomplete from "@mui/material/Autocomplete";
+import Dialog from "@mui/material/Dialog";
+import TextField from "@mui/material/TextField";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import { useEffect, useMemo, useState } from "react";
+import { useFetcher, useNavigate, useParams } from "react-router";
+import type { loader as clientsLoader } from "~app/routes/clients/clients";
+
+type Command = { label: string; group: string; to: string };
+
+const places: Command[] = [
+  { label: "Today", group: "Places", to: "/" },
+  { label: "Clients", group: "Places", to: "/clients" },
+  { label: "Calendar", group: "Places", to: "/calendar" },
+  { label: "Library", group: "Places", to: "/library" },
+  { label: "Practice", group: "Places", to: "/practice" },
+  { label: "New client", group: "Actions", to: "/clients/new" },
+];
+const stages = [
+  ["Overview", ""],
+  ["Stand: mark photographs", "/assess/stand"],
+  ["Touch: restrictions", "/assess/touch"],
+  ["Listen: light touch", "/assess/listen"],
+  ["Path: plan the series", "/path"],
+  ["Sessions: run sheet and notes", "/sessions"],
+  ["Change: what really changed", "/change"],
+  ["Edit client", "/edit"],
+] as const;
+
+const shortcuts = [
+  ["Ctrl K", "jump to a client, stage or place"],
+  ["?", "this list"],
+  ["Arrows, Shift+arrows", "Stand: move the chosen mark 1 or 10 pixels"],
+  ["Enter / Delete", "Stand: place at the cross / take the mark away"],
+  ["Ctrl Z / Ctrl Y", "Stand: undo / redo"],
+  ["→ ← S N", "Run sheet: next, back, skip, note"],
+] as const;
+
+/** Ctrl+K jumps anywhere; ? lists the keys. */
+export function CommandBox() {
+  const [open, setOpen] = useState<"jump" | "keys" | null>(null);
+  const navigate = useNavigate();
+  const { clientId } = useParams();
+  const clients = useFetcher<typeof clientsLoader>();
+  const { load, data } = clients;
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const typing = (event.target as HTMLElement).closest?.("input, textarea, [contenteditable]");
+      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "k") {
+        event.preventDefault();
+        setOpen("jump");
+      } else if (event.key === "?" && !typing) setOpen("keys");
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, []);
+  useEffect(() => {
+    if (open === "jump") void load("/clients");
+  }, [open, load]);
+
+  const commands = useMemo(
+    () => [
+      ...(clientId
+        ? stages.map(([label, path]): Command => ({
+            label,
+            group: "This client",
+            to: `/clients/${clientId}${path}`,
+          }))
+        : []),
+      ...(data?.clients ?? []).map((client): Command => ({
+        label: client.name,
+        group: "Clients",
+        to: `/clients/${client.id}`,
+      })),
+      ...places,
+    ],
+    [clientId, data],
+  );
+
+  return (
+    <Dialog
+      open={open !== null}
+      onClose={() => setOpen(null)}
+      fullWidth
+      maxWidth="sm"
+      aria-label={open === "keys" ? "Keyboard shortcuts" : "Jump to"}
+    >
+      <Box sx={{ p: 3 }}>
+        {open === "keys" ? (
+          <>
+            <Typography variant="h2" sx={{ mb: 2 }}>
+              Keys
+            </Typography>
+            <Box
+              component="dl"
+              sx={{ m: 0, display: "grid", gridTemplateColumns: "auto 1fr", columnGap: 3, rowGap: 1 }}
+            >
+              {shortcuts.map(([keys, what]) => (
+                <Box key={keys} sx={{ display: "contents" }}>
+                  <Box component="dt" sx={{ fontWeight: 700 }}>
+                    {keys}
+                  </Box>
+                  <Box component="dd" sx={{ m: 0, color: "text.secondary" }}>
+                    {what}
+                  </Box>
+                </Box>
+              ))}
+            </Box>
+          </>
+        ) : (
+          <Autocomplete
+            options={commands}
+            groupBy={(command) => command.group}
+            getOptionKey={(command) => command.to}
+            autoHighlight
+            openOnFocus
+            onChange={(_, command) => {
+              if (!command) return;
+              setOpen(null);
+              void navigate(command.to);
+            }}
+            renderInput={(params) => (
+              <TextField {...params} autoFocus label="Jump to a client, stage or place" />
+            )}
+          />
+        )}
+      </Box>
+    </Dialog>
+  );
+}

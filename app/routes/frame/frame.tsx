@@ -1,0 +1,55 @@
+import Box from "@mui/material/Box";
+import LinearProgress from "@mui/material/LinearProgress";
+import { Outlet, useNavigation } from "react-router";
+import type { Route } from "./+types/frame";
+import { session, signedIn } from "~app/session.server";
+import { CommandBox } from "./command-box";
+import { Rail } from "./rail";
+
+export const middleware: Route.MiddlewareFunction[] = [signedIn];
+
+export function loader({ context }: Route.LoaderArgs) {
+  const { practitioner } = session(context);
+  return {
+    practitioner: {
+      name: practitioner.name,
+      practiceName: practitioner.practiceName,
+      settings: practitioner.settings,
+    },
+  };
+}
+
+export default function Frame({ loaderData }: Route.ComponentProps) {
+  const waiting = useNavigation().state === "loading";
+  return (
+    <Box sx={{ display: "flex", minHeight: "100dvh" }}>
+      <Box
+        component="a"
+        href="#content"
+        sx={{
+          position: "absolute",
+          left: -9999,
+          "&:focus": { left: 8, top: 8, zIndex: 10, bgcolor: "background.paper", p: 1 },
+        }}
+      >
+        Skip to content
+      </Box>
+      <Rail practitioner={loaderData.practitioner} />
+      <Box
+        component="main"
+        id="content"
+        tabIndex={-1}
+        sx={{ flex: 1, minWidth: 0, position: "relative", outline: "none", pb: { xs: 9, sm: 0 } }}
+      >
+        {waiting && (
+          <LinearProgress
+            aria-label="Loading"
+            sx={{ position: "absolute", top: 0, left: 0, right: 0, height: 2, zIndex: 5 }}
+          />
+        )}
+        <Outlet />
+      </Box>
+      <CommandBox />
+    </Box>
+  );
+}

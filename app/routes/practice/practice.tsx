@@ -1,0 +1,140 @@
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import { useTheme } from "@mui/material/styles";
+import { addWeeks, format, parseISO, startOfWeek } from "date-fns";
+import type { Route } from "./+types/practice";
+import { landmarks } from "~core/anatomy/landmarks";
+import { usualPrecision } from "~core/measure/propagate";
+import { strain } from "~core/series/score";
+import { foldRun } from "~core/session/fold";
+import { workedSession } from "~core/session/worked";
+import { session } from "~app/session.server";
+import { today } from "~app/today.server";
+import { Page } from "~app/ui/page";
+import { eventsOf } from "~data/session-events";
+import { visitsBetween } from "~data/visits";
+
+export const meta: Route.MetaFunction = () => [{ title: "Practice · Ember Path" }];
+const weeks = 8;
+const parts = ["thumb", "fingers", "wrist", "shoulder", "back"] as const;
+const partName = {
+  thumb: "Thumbs",
+  fingers: "Fingers",
+  wrist: "Wrists",
+  shoulder: "Shoulders",
+  back: "Low back",
+} as const;
+
+export async function loader({ context }: Route.LoaderArgs) {
+  const { tx } = session(context);
+  const start = addWeeks(startOfWeek(parseISO(today()), { weekStartsOn: 1 }), 1 - weeks);
+  const visits = await visitsBetween(tx, format(start, "yyyy-MM-dd"), today());
+  const load = parts.map(() => Array.from({ length: weeks }, () => 0));
+  for (const visit of visits) {
+    const state = foldRun(await eventsOf(tx, visit.id));
+    if (state.phase === "not started") continue;
+    const week = Math.floor((parseISO(visit.onDate).getTime() - start.getTime()) / (7 * 864e5) + 0.001);
+    const worked = workedSession(state);
+    parts.forEach((part, i) => {
+      if (week >= 0 && week < weeks) load[i]![week]! += strain(worked, part);
+    });
+  }
+  return {
+    load: load.map((row) => row.map((value) => Math.round(value))),
+    weeks: Array.from({ length: weeks }, (_, i) => format(addWeeks(start, i), "d MMM")),
+  };
+}
+
+/** Your own hands over the weeks, from the run sheets, and how sure your marking is taken to be. */
+export default function Practice({ loaderData: { load, weeks } }: Route.ComponentProps) {
+  const { tokens } = useTheme();
+  const most = Math.max(1, ...load.flat());
+  const none = load.flat().every((value) => value === 0);
+  return (
+    <Page title="Practice">
+      <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", lg: "minmax(0, 1fr) 400px" }, gap: 6 }}>
+        <Box>
+          <Typography variant="h2">What your hands took, week by week</Typography>
+          <Typography sx={{ color: "text.secondary", mb: 2 }}>
+            Load (0–3) times minutes, from what was really run at the table.
+          </Typography>
+          {none ? (
+            <Typography>No session was run in the last eight weeks.</Typography>
+          ) : (
+            <svg
+              viewBox="0 0 760 330"
+              width="100%"
+              role="img"
+              aria-label="Load on thumbs, fingers, wrists, shoulders and low back by week"
+            >
+              {load.map((row, i) => (
+                <g key={parts[i]} transform={`translate(0 ${i * 58})`}>
+                  <text x={0} y={40} fontSize={14} fill={tokens.ink}>
+                    {partName[parts[i]!]}
+                  </text>
+                  <line x1={100} x2={760} y1={50} y2={50} stroke={tokens.line} />
+                  {row.map((value, week) => {
+                    const height = (42 * value) / most;
+                    return (
+                      <g key={week}>
+                        <rect
+                          x={112 + week * 81}
+                          y={50 - height}
+                          width={38}
+                          height={height}
+                          fill={value > 0.85 * most && parts[i] === "thumb" ? tokens.ember : tokens.slate}
+                        />
+                        {value > 0 && (
+                          <text
+                            x={131 + week * 81}
+                            y={46 - height}
+                            fontSize={11.5}
+                            textAnchor="middle"
+                            fill={tokens.inkSoft}
+                          >
+                            {value}
+                          </text>
+                        )}
+                      </g>
+                    );
+                  })}
+                </g>
+              ))}
+              {weeks.map((week, i) => (
+                <text
+                  key={week}
+                  x={131 + i * 81}
+                  y={312}
+                  fontSize={12}
+                  textAnchor="middle"
+                  fill={tokens.inkSoft}
+                >
+                  {week}
+                </text>
+              ))}
+            </svg>
+          )}
+        </Box>
+        <Box>
+          <Typography variant="h2">How sure marking is taken to be</Typography>
+          <Typography sx={{ color: "text.secondary", mb: 1 }}>
+            Standard deviations the errors are computed from: common practice, not yet your own. Pointing ±
+            {usualPrecision.pointingPx} px; camera distance ±{usualPrecision.cameraDistance} mm, lens height ±
+            {usualPrecision.cameraHeight} mm; client turned ±{usualPrecision.yaw}°.
+          </Typography>
+          <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
+            {Object.entries(landmarks).map(([key, landmark]) => (
+              <Box
+                component="li"
+                key={key}
+                sx={(t) => ({ display: "flex", borderTop: `1px solid ${t.tokens.line}`, py: 0.6 })}
+              >
+                <Box sx={{ flex: 1 }}>{landmark.name}</Box>±{landmark.placing} mm
+              </Box>
+            ))}
+          </Box>
+        </Box>
+      </Box>
+    </Page>
+  );
+}

@@ -1,0 +1,431 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Dialog from "@mui/material/Dialog";
+import TextField from "@mui/material/TextField";
+import Typography from "@mui/material/Typography";
+import { useEffect, useMemo, useState } from "react";
+import { Link } from "react-router";
+import { behind, foldRun, holdOf, plannedLeft } from "~core/session/fold";
+import type { RunStep, SessionEvent } from "~core/session/events";
+import { techniqueOf } from "~core/techniques/catalogue";
+import { positionName } from "~core/techniques/technique";
+import { HoldRing } from "./hold-ring";
+import { RunBar } from "./run-bar";
+import { useEvents } from "./use-events";
+
+const sideWord = { L: "Left side", R: "Right side", mid: "" } as const;
+const ordinals = ["", "first", "second", "third", "fourth", "fifth", "sixth"];
+const counts = ["", "one", "two", "three", "four", "five", "six"];
+const words = (seconds: number) => `${Math.round(Math.abs(seconds) / 60)} min`;
+
+/** Table-side: one step at a time, big, dim, worked by four keys. Nothing here waits for the network. */
+export function RunSheet({
+  visit,
+  client,
+  title,
+  steps,
+  events: stored,
+}: {
+  visit: { id: string; ordinal: number; status: string };
+  client: { id: string; name: string; pressureCeiling: number };
+  title: string;
+  steps: readonly RunStep[];
+  events: readonly SessionEvent[];
+}) {
+  const { events, add, online, unsent } = useEvents(visit.id, stored);
+  const state = useMemo(() => foldRun(events), [events]);
+  const [now, setNow] = useState<number | undefined>();
+  const [noting, setNoting] = useState(false);
+  useEffect(() => {
+    setNow(Date.now());
+    const timer = window.setInterval(() => setNow(Date.now()), 250);
+    return () => window.clearInterval(timer);
+  }, []);
+  useEffect(() => {
+    // the screen stays awake where the browser can
+    let lock: WakeLockSentinel | undefined;
+    const hold = () =>
+      void navigator.wakeLock
+        ?.request("screen")
+        .then((got) => (lock = got))
+        .catch(() => undefined);
+    hold();
+    document.addEventListener("visibilitychange", hold);
+    return () => {
+      document.removeEventListener("visibilitychange", hold);
+      void lock?.release();
+    };
+  }, []);
+
+  const step = state.current;
+  const atEnd = state.phase === "running" && step >= state.steps.length;
+  const open = state.phase === "running" || state.phase === "paused";
+  const next = () =>
+    state.phase === "not started"
+      ? add({ kind: "started", body: { steps: [...steps] } })
+      : atEnd
+        ? add({ kind: "finished", body: {} })
+        : add({ kind: "next", body: { step } });
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (noting || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
+      if (event.key === "ArrowRight" || event.key === "PageDown") {
+        if (state.phase !== "finished") next();
+      } else if (!open) return;
+      else if (event.key === "ArrowLeft" || event.key === "PageUp") add({ kind: "back", body: { step } });
+      else if (event.key.toLowerCase() === "s") add({ kind: "skip", body: { step } });
+      else if (event.key.toLowerCase() === "n") setNoting(true);
+      else return;
+      event.preventDefault();
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  });
+
+  const clock = now ?? state.holdSince ?? 0;
+  const current = state.steps[step];
+  const technique = current && techniqueOf(current.technique);
+  const stepState = state.states[step];
+  const late = state.startedAt && now ? behind(state, now) : 0;
+  const left =
+    state.phase === "not started"
+      ? steps.reduce((sum, each) => sum + each.planned, 0)
+      : plannedLeft(state, clock);
+
+  const big = { minHeight: 72, fontSize: 24, borderRadius: "8px", flex: 1 } as const;
+  return (
+    <Box
+      component="main"
+      sx={{
+        minHeight: "100dvh",
+        display: "flex",
+        flexDirection: "column",
+        p: { xs: 2, md: 4 },
+        fontSize: 22,
+      }}
+    >
+      <Box sx={{ display: "flex", flexWrap: "wrap", columnGap: 3, rowGap: 0.5, alignItems: "baseline" }}>
+        <Typography component="h1" sx={{ fontFamily: "h1.fontFamily", fontWeight: 700, fontSize: 26 }}>
+          Visit {visit.ordinal}
+          {title && `, ${title.toLowerCase()}`}
+        </Typography>
+        <Typography sx={{ fontSize: 22, color: "text.secondary" }}>{client.name}</Typography>
+        <Typography sx={{ fontSize: 22, color: "warning.main" }}>
+          pressure up to {client.pressureCeiling}
+        </Typography>
+        <Box sx={{ flex: 1 }} />
+        <Typography sx={{ fontSize: 22, color: "text.secondary" }} suppressHydrationWarning>
+          {words(left)} left
+        </Typography>
+        {Math.abs(late) >= 60 && state.phase !== "finished" && (
+          <Typography sx={{ fontSize: 22, color: late > 0 ? "primary.main" : "text.secondary" }}>
+            {words(late)} {late > 0 ? "behind" : "ahead"}
+          </Typography>
+        )}
+        {(!online || unsent > 0) && (
+          <Typography role="status" sx={{ fontSize: 22, color: "warning.main" }}>
+            {online ? "saving" : `no connection, ${unsent} kept here`}
+          </Typography>
+        )}
+      </Box>
+
+      <Box
+        sx={{
+          flex: 1,
+          display: "grid",
+          gridTemplateColumns: { xs: "1fr", md: "minmax(0,1.35fr) 300px minmax(280px,1fr)" },
+          gap: 5,
+          alignItems: "center",
+          py: 3,
+        }}
+      >
+        {state.phase === "not started" ? (
+          <Box sx={{ gridColumn: "1 / -1", maxWidth: 760 }}>
+            <Typography sx={{ fontFamily: "h1.fontFamily", fontWeight: 700, fontSize: 52, lineHeight: 1.1 }}>
+              {steps.length} things to do
+            </Typography>
+            <Typography sx={{ fontSize: 24, mt: 2, color: "text.secondary" }}>
+              The clock starts when you do. Four keys do everything: right arrow goes on, left arrow back, S
+              skips, N takes a note.
+            </Typography>
+          </Box>
+        ) : state.phase === "finished" || !current || !technique ? (
+          <Box sx={{ gridColumn: "1 / -1", maxWidth: 760 }}>
+            <Typography sx={{ fontFamily: "h1.fontFamily", fontWeight: 700, fontSize: 52, lineHeight: 1.1 }}>
+              {state.phase === "finished" ? "Done" : "That was the last step"}
+            </Typography>
+            <Typography sx={{ fontSize: 24, mt: 2, color: "text.secondary" }}>
+              Measure again in the same positions before they dress: what was not looked at again did not
+              change.
+            </Typography>
+            {state.phase === "finished" && (
+              <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, mt: 4 }}>
+                <Button
+                  component={Link}
+                  to={`/clients/${client.id}/assess/stand?visit=${visit.ordinal}&moment=after`}
+                  variant="contained"
+                  sx={{ ...big, px: 4 }}
+                >
+                  Measure after
+                </Button>
+                <Button
+                  component={Link}
+                  to={`/clients/${client.id}/sessions?visit=${visit.ordinal}`}
+                  variant="outlined"
+                  sx={{ ...big, px: 4 }}
+                >
+                  Close the visit
+                </Button>
+              </Box>
+            )}
+          </Box>
+        ) : (
+          <>
+            <Box aria-live="polite">
+              <Typography sx={{ fontSize: 24, color: "text.secondary" }}>
+                {[
+                  sideWord[current.side],
+                  current.passes > 1 ? `${ordinals[state.pass]} of ${counts[current.passes]} passes` : "",
+                  current.position ? positionName[current.position].toLowerCase() : "",
+                ]
+                  .filter(Boolean)
+                  .join(", ")}
+              </Typography>
+              <Typography
+                component="h2"
+                sx={{
+                  fontFamily: "h1.fontFamily",
+                  fontWeight: 700,
+                  fontSize: { xs: 40, md: 54 },
+                  lineHeight: 1.08,
+                  my: 1,
+                }}
+              >
+                {technique.name}
+              </Typography>
+              <Typography sx={{ fontSize: 26, lineHeight: 1.35 }}>{technique.what}</Typography>
+              <Typography sx={{ fontSize: 22, mt: 1.5, color: "text.secondary" }}>
+                Up to {Math.min(technique.pressure, client.pressureCeiling)} of 10. Stop when{" "}
+                {technique.stopWhen}.{technique.consent ? " Ask first: sensitive area." : ""}
+              </Typography>
+              {stepState && stepState.notes.length > 0 && (
+                <Typography sx={{ fontSize: 22, mt: 1 }}>Noted: {stepState.notes.join("; ")}</Typography>
+              )}
+            </Box>
+            <HoldRing
+              seconds={holdOf(state, clock)}
+              planned={current.planned / current.passes}
+              paused={state.phase === "paused"}
+              toggle={() => add({ kind: state.phase === "paused" ? "resumed" : "paused", body: {} })}
+            />
+            <Answers
+              state={stepState}
+              ceiling={client.pressureCeiling}
+              pressure={(value) => add({ kind: "pressure", body: { step, value } })}
+              direction={(towards) => add({ kind: "direction", body: { step, towards } })}
+            />
+          </>
+        )}
+      </Box>
+
+      {state.phase !== "finished" && (
+        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.75 }}>
+          <Button
+            variant="contained"
+            onClick={next}
+            sx={{ ...big, flex: 1.7, minWidth: 240 }}
+            aria-keyshortcuts="ArrowRight"
+          >
+            {state.phase === "not started"
+              ? "Start the clock"
+              : atEnd
+                ? "Finish the session"
+                : current && state.pass < current.passes
+                  ? "It let go, next pass"
+                  : "It let go, next"}
+          </Button>
+          {open && (
+            <>
+              <Button
+                variant="outlined"
+                disabled={atEnd}
+                onClick={() => add({ kind: "skip", body: { step } })}
+                sx={big}
+                aria-keyshortcuts="S"
+              >
+                Skip
+              </Button>
+              <Button
+                variant="outlined"
+                onClick={() => setNoting(true)}
+                disabled={state.steps.length === 0}
+                sx={big}
+                aria-keyshortcuts="N"
+              >
+                Note
+              </Button>
+              <Button
+                variant="outlined"
+                disabled={step === 0}
+                onClick={() => add({ kind: "back", body: { step } })}
+                sx={big}
+                aria-keyshortcuts="ArrowLeft"
+              >
+                Back
+              </Button>
+            </>
+          )}
+          {state.phase === "not started" && (
+            <Button
+              component={Link}
+              to={`/clients/${client.id}/sessions?visit=${visit.ordinal}`}
+              variant="outlined"
+              sx={big}
+            >
+              Not yet
+            </Button>
+          )}
+        </Box>
+      )}
+      <RunBar
+        steps={state.phase === "not started" ? steps : state.steps}
+        states={state.states}
+        current={state.phase === "not started" ? -1 : step}
+      />
+      {noting && (
+        <NoteDialog
+          close={() => setNoting(false)}
+          save={(text) => {
+            add({ kind: "note", body: { step: Math.min(step, state.steps.length - 1), text } });
+            setNoting(false);
+          }}
+        />
+      )}
+    </Box>
+  );
+}
+
+function NoteDialog({ close, save }: { close: () => void; save: (text: string) => void }) {
+  const [text, setText] = useState("");
+  return (
+    <Dialog open onClose={close} fullWidth maxWidth="sm" aria-label="Note">
+      <Box
+        component="form"
+        sx={{ p: 3 }}
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (text.trim()) save(text.trim());
+        }}
+      >
+        <TextField
+          autoFocus
+          label="Note to this step"
+          multiline
+          minRows={2}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          slotProps={{ htmlInput: { style: { fontSize: 24, lineHeight: 1.4 }, maxLength: 4000 } }}
+          onKeyDown={(event) => {
+            if (event.key === "Enter" && !event.shiftKey && text.trim()) {
+              event.preventDefault();
+              save(text.trim());
+            }
+          }}
+        />
+        <Box sx={{ display: "flex", gap: 2, mt: 2 }}>
+          <Button
+            type="submit"
+            variant="contained"
+            disabled={!text.trim()}
+            sx={{ minHeight: 64, fontSize: 22, flex: 1 }}
+          >
+            Keep note
+          </Button>
+          <Button variant="outlined" onClick={close} sx={{ minHeight: 64, fontSize: 22, flex: 1 }}>
+            Cancel
+          </Button>
+        </Box>
+      </Box>
+    </Dialog>
+  );
+}
+
+/** What the client answers to either/or questions: a fact per technique and place, asked for again next time. */
+function Answers({
+  state,
+  ceiling,
+  pressure,
+  direction,
+}: {
+  state: { pressure: number | undefined; direction: string | undefined } | undefined;
+  ceiling: number;
+  pressure: (value: number) => void;
+  direction: (towards: "head" | "feet" | "in" | "out") => void;
+}) {
+  const value = state?.pressure;
+  const way = (towards: "head" | "feet" | "in" | "out", area: string) => (
+    <Button
+      variant="outlined"
+      onClick={() => direction(towards)}
+      aria-pressed={state?.direction === towards}
+      sx={(t) => ({
+        gridArea: area,
+        minHeight: 68,
+        fontSize: 22,
+        bgcolor: state?.direction === towards ? t.tokens.emberWash : "background.paper",
+        borderColor: state?.direction === towards ? t.tokens.ember : t.tokens.line,
+      })}
+    >
+      {towards}
+    </Button>
+  );
+  return (
+    <Box>
+      <Box
+        sx={{
+          display: "grid",
+          gap: 1,
+          gridTemplateColumns: "1fr 1fr 1fr",
+          gridTemplateAreas: `". h ." "o p i" ". f ."`,
+        }}
+      >
+        {way("head", "h")}
+        {way("out", "o")}
+        <Box
+          sx={(t) => ({
+            gridArea: "p",
+            border: `1px solid ${t.tokens.ember}`,
+            borderRadius: "6px",
+            display: "grid",
+            placeContent: "center",
+            textAlign: "center",
+            lineHeight: 1.15,
+          })}
+        >
+          <span>{value ?? "–"}</span>
+          <Box component="span" sx={{ color: "text.secondary", fontSize: 22 }}>
+            of 10
+          </Box>
+        </Box>
+        {way("in", "i")}
+        {way("feet", "f")}
+      </Box>
+      <Box sx={{ display: "flex", gap: 1, mt: 1 }}>
+        <Button
+          variant="outlined"
+          onClick={() => pressure(Math.max(0, (value ?? Math.min(4, ceiling)) - 1))}
+          sx={{ flex: 1, minHeight: 68, fontSize: 22 }}
+        >
+          less
+        </Button>
+        <Button
+          variant="outlined"
+          onClick={() => pressure(Math.min(ceiling, (value ?? Math.min(4, ceiling) - 1) + 1))}
+          sx={{ flex: 1, minHeight: 68, fontSize: 22 }}
+        >
+          more
+        </Button>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,84 @@
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import type { SessionEvent } from "~core/session/events";
+
+const key = (visitId: string) => `ember-run-${visitId}`;
+
+function waiting(visitId: string): SessionEvent[] {
+  try {
+    return JSON.parse(localStorage.getItem(key(visitId)) ?? "[]") as SessionEvent[];
+  } catch {
+    return [];
+  }
+}
+
+/** Omits the id and time, which are given when an event is made. */
+export type NewEvent = SessionEvent extends infer E
+  ? E extends SessionEvent
+    ? Omit<E, "id" | "at">
+    : never
+  : never;
+
+/**
+ * The session's log: what the server has, and what still waits to reach it. Every event goes to this browser's storage
+ * before anything else, and leaves it only when the server has confirmed it: a reload, a lost network or a killed
+ * server in mid-hold lose nothing.
+ */
+export function useEvents(visitId: string, stored: readonly SessionEvent[]) {
+  const [outbox, setOutbox] = useState<SessionEvent[]>([]);
+  const [confirmed, setConfirmed] = useState<readonly SessionEvent[]>(stored);
+  const [online, setOnline] = useState(true);
+  const busy = useRef(false);
+  const queue = useRef<SessionEvent[]>([]);
+
+  const send = useCallback(async () => {
+    if (busy.current || queue.current.length === 0) return;
+    busy.current = true;
+    const batch = queue.current;
+    try {
+      const response = await fetch(`/run/${visitId}/events`, {
+        method: "POST",
+        headers: { "Content-Type": "application/json" },
+        body: JSON.stringify(batch),
+      });
+      if (!response.ok) throw new Error(String(response.status));
+      const sent = new Set(batch.map((event) => event.id));
+      queue.current = queue.current.filter((event) => !sent.has(event.id));
+      localStorage.setItem(key(visitId), JSON.stringify(queue.current));
+      setConfirmed((known) => [...known, ...batch]);
+      setOutbox(queue.current);
+      setOnline(true);
+    } catch {
+      setOnline(false);
+    } finally {
+      busy.current = false;
+    }
+    if (queue.current.length > 0) window.setTimeout(() => void send(), 2000);
+  }, [visitId]);
+
+  useEffect(() => {
+    const known = new Set(stored.map((event) => event.id));
+    queue.current = waiting(visitId).filter((event) => !known.has(event.id));
+    setOutbox(queue.current);
+    void send();
+    const again = () => void send();
+    window.addEventListener("online", again);
+    return () => window.removeEventListener("online", again);
+  }, [visitId, stored, send]);
+
+  const add = useCallback(
+    (event: NewEvent) => {
+      const made = { ...event, id: crypto.randomUUID(), at: new Date().toISOString() } as SessionEvent;
+      queue.current = [...queue.current, made];
+      localStorage.setItem(key(visitId), JSON.stringify(queue.current));
+      setOutbox(queue.current);
+      void send();
+    },
+    [visitId, send],
+  );
+
+  const events = useMemo(() => {
+    const seen = new Set<string>();
+    return [...confirmed, ...outbox].filter((event) => !seen.has(event.id) && seen.add(event.id));
+  }, [confirmed, outbox]);
+  return { events, add, online, unsent: outbox.length };
+}

@@ -1,0 +1,181 @@
+import Alert from "@mui/material/Alert";
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import TextField from "@mui/material/TextField";
+import Typography from "@mui/material/Typography";
+import { useTheme } from "@mui/material/styles";
+import { data, Form, redirect, useNavigation } from "react-router";
+import { object, string } from "yup";
+import type { Route } from "./+types/sign-in";
+import { database } from "~app/database.server";
+import { databaseErrors, sessionCookie, tokenOf } from "~app/session.server";
+import { Mark } from "~app/ui/mark";
+import { practiceOfToken, signIn } from "~data/practitioners";
+
+export const meta: Route.MetaFunction = () => [{ title: "Sign in · Ember Path" }];
+
+/** Only ways inside: an address that begins with one slash and nothing that a browser reads as another host. */
+const inside = (path: string | null) => (path && /^\/(?![/\\])[\w\-./?=&%]*$/.test(path) ? path : "/");
+
+export async function loader({ request }: Route.LoaderArgs) {
+  const token = tokenOf(request);
+  if (token && (await databaseErrors(() => practiceOfToken(database(), token)))) throw redirect("/");
+  return { demo: process.env.EMBER_DEMO === "1" };
+}
+
+const schema = object({
+  email: string().trim().required("E-mail: type the address you sign in with."),
+  password: string().required("Password: type your password."),
+});
+
+export async function action({ request }: Route.ActionArgs) {
+  const form = Object.fromEntries(await request.formData());
+  const email = String(form.email ?? "");
+  const parsed = await schema.validate(form).catch((error: Error) => error);
+  if (parsed instanceof Error) return data({ email, error: parsed.message }, { status: 400 });
+  const address = request.headers.get("x-client-address") ?? "local";
+  const result = await databaseErrors(() => signIn(database(), parsed.email, parsed.password, address));
+  if (result.kind === "throttled")
+    return data(
+      { email, error: `Too many attempts. Wait ${result.minutes} minutes and try again.` },
+      { status: 429 },
+    );
+  if (result.kind === "refused")
+    return data(
+      { email, error: "That e-mail and password do not belong together. Check both and try again." },
+      { status: 401 },
+    );
+  const next = inside(new URL(request.url).searchParams.get("next"));
+  return redirect(next, { headers: { "Set-Cookie": sessionCookie(request, result.token) } });
+}
+
+export default function SignIn({ loaderData, actionData }: Route.ComponentProps) {
+  const busy = useNavigation().state !== "idle";
+  return (
+    <Box
+      component="main"
+      sx={{ minHeight: "100dvh", display: "grid", gridTemplateColumns: { xs: "1fr", md: "1fr 480px" } }}
+    >
+      <Box
+        sx={{
+          display: { xs: "none", md: "flex" },
+          alignItems: "center",
+          overflow: "hidden",
+          position: "relative",
+        }}
+      >
+        <PathDrawing />
+      </Box>
+      <Box
+        sx={{
+          bgcolor: "background.paper",
+          display: "flex",
+          flexDirection: "column",
+          justifyContent: "center",
+          px: { xs: 3, sm: 7 },
+          py: 4,
+          borderLeft: (t) => `1px solid ${t.tokens.line}`,
+        }}
+      >
+        <Mark size={56} />
+        <Typography variant="h1" sx={{ mt: 3, fontSize: 32 }}>
+          Ember Path
+        </Typography>
+        <Typography sx={{ mt: 1, mb: 4, color: "text.secondary", fontSize: 16 }}>
+          See how a body stands, plan from the surface to the depth and back, and know what really changed.
+        </Typography>
+        <Form method="post" noValidate>
+          {actionData?.error && (
+            <Alert severity="error" role="alert" sx={{ mb: 2 }}>
+              {actionData.error}
+            </Alert>
+          )}
+          <TextField
+            name="email"
+            type="email"
+            label="E-mail"
+            autoComplete="username"
+            defaultValue={actionData?.email ?? ""}
+            autoFocus
+            sx={{ mb: 2 }}
+          />
+          <TextField
+            name="password"
+            type="password"
+            label="Password"
+            autoComplete="current-password"
+            sx={{ mb: 3 }}
+          />
+          <Button type="submit" variant="contained" size="large" fullWidth disabled={busy}>
+            {busy ? "Signing in" : "Sign in"}
+          </Button>
+        </Form>
+        {loaderData.demo && (
+          <Typography sx={{ mt: 3, color: "text.secondary", fontSize: 14 }}>
+            Demo practice: odile@kiln.example or tamsin@kiln.example, password{" "}
+            <strong>slow warm hands</strong>
+          </Typography>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+/** The house's idea in one drawing: from the surface to the depth and back. */
+function PathDrawing() {
+  const { tokens } = useTheme();
+  const bands = ["surface fascia", "deep fascia", "outer muscle", "inner muscle", "joint"];
+  return (
+    <svg
+      viewBox="0 0 720 640"
+      width="100%"
+      role="img"
+      aria-label="A path that goes down through five layers and comes back up"
+    >
+      {bands.map((name, i) => (
+        <g key={name}>
+          <line
+            x1="120"
+            x2="720"
+            y1={170 + i * 76}
+            y2={170 + i * 76}
+            stroke={tokens.line}
+            strokeDasharray={i ? "3 7" : undefined}
+          />
+          <text x="106" y={175 + i * 76} textAnchor="end" fontSize="15" fill={tokens.inkSoft}>
+            {name}
+          </text>
+        </g>
+      ))}
+      <path
+        d="M130 170 C210 170 200 246 260 256 S330 330 390 398 S460 470 500 470"
+        fill="none"
+        stroke={tokens.ink}
+        strokeWidth="3.2"
+        strokeLinecap="round"
+      />
+      <path
+        d="M500 470 C560 470 570 330 630 262 S690 190 712 172"
+        fill="none"
+        stroke={tokens.inkSoft}
+        strokeWidth="2.4"
+        strokeDasharray="2 8"
+        strokeLinecap="round"
+      />
+      {[
+        [260, 256],
+        [390, 398],
+      ].map(([x, y]) => (
+        <circle key={x} cx={x} cy={y} r="9" fill={tokens.ink} />
+      ))}
+      <circle cx="500" cy="470" r="26" fill={tokens.emberWash} />
+      <circle cx="500" cy="470" r="13" fill={tokens.ember} />
+      {[
+        [600, 300],
+        [672, 210],
+      ].map(([x, y]) => (
+        <circle key={x} cx={x} cy={y} r="8" fill={tokens.paper} stroke={tokens.inkSoft} strokeWidth="2" />
+      ))}
+    </svg>
+  );
+}

@@ -1,0 +1,205 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import MuiLink from "@mui/material/Link";
+import Typography from "@mui/material/Typography";
+import { addDays, format, parseISO } from "date-fns";
+import { Link } from "react-router";
+import type { Route } from "./+types/today";
+import { compareMoments } from "~core/change/compare";
+import { keptBetween } from "~core/change/carry-over";
+import { momentsOf } from "~core/change/moments";
+import { formatSigned, unitSign } from "~core/measure/format";
+import { sessionMinutes } from "~core/series/plan";
+import { strain } from "~core/series/score";
+import { templateOf } from "~core/series/template";
+import { session } from "~app/session.server";
+import { today } from "~app/today.server";
+import { weekday } from "~app/ui/dates";
+import { Empty, Page } from "~app/ui/page";
+import { getClient } from "~data/clients";
+import { photosOfClient } from "~data/photos";
+import { seriesOf } from "~data/series";
+import { unfinishedVisits, visitsBetween } from "~data/visits";
+
+export const meta: Route.MetaFunction = () => [{ title: "Today · Ember Path" }];
+
+export async function loader({ context }: Route.LoaderArgs) {
+  const { tx, practitioner } = session(context);
+  const day = today();
+  const ahead = format(addDays(parseISO(day), 21), "yyyy-MM-dd");
+  const visits = (await visitsBetween(tx, day, ahead)).filter((visit) => visit.status !== "closed");
+  const first = visits[0]?.onDate;
+  const shown = visits
+    .filter((visit) => visit.onDate === day || (visits[0]!.onDate !== day && visit.onDate === first))
+    .slice(0, 8);
+  const briefs = [];
+  for (const visit of shown) {
+    const client = await getClient(tx, visit.clientId);
+    const series = await seriesOf(tx, client.id);
+    const moments = momentsOf(await photosOfClient(tx, client.id));
+    const planned = series?.plan?.sessions[visit.ordinal - 1];
+    const [start, latest] = [moments[0], moments.at(-1)];
+    const real =
+      start && latest && start !== latest
+        ? compareMoments(start.readings, latest.readings)
+            .filter((change) => change.verdict === "real")
+            .slice(0, 3)
+        : [];
+    const template = series && templateOf(series.template).sessions[visit.ordinal - 1];
+    briefs.push({
+      visitId: visit.id,
+      clientId: client.id,
+      ordinal: visit.ordinal,
+      onDate: visit.onDate,
+      name: client.name,
+      occupation: client.occupation,
+      pressureCeiling: client.pressureCeiling,
+      for: template ? `${template.name}. ${template.intent}` : client.complaint,
+      minutes: planned ? Math.round(sessionMinutes(planned)) : null,
+      thumbs: planned ? strain(planned, "thumb") : 0,
+      fingers: planned ? strain(planned, "fingers") : 0,
+      changes: real.map(
+        (change) =>
+          `${change.first.metric.name} ${formatSigned(change.first.metric, change.difference)}${unitSign(change.first.metric)}${change.direction ? ` ${change.direction}` : ""}`,
+      ),
+      kept: keptBetween(moments, moments.at(-1)?.ordinal ? moments.at(-1)!.ordinal - 1 : 0) ?? null,
+    });
+  }
+  return {
+    day,
+    briefs,
+    name: practitioner.name.split(" ")[0]!,
+    unfinished: (await unfinishedVisits(tx)).map(({ id, clientId, clientName, ordinal }) => ({
+      id,
+      clientId,
+      clientName,
+      ordinal,
+    })),
+  };
+}
+
+export default function Today({ loaderData: { day, briefs, unfinished, name } }: Route.ComponentProps) {
+  const here = briefs.filter((brief) => brief.onDate === day);
+  const thumbs = Math.round(here.reduce((sum, brief) => sum + brief.thumbs, 0));
+  const fingers = Math.round(here.reduce((sum, brief) => sum + brief.fingers, 0));
+  return (
+    <Page
+      title={weekday(day)}
+      note={
+        here.length > 0
+          ? `${here.length} ${here.length === 1 ? "client" : "clients"} today, ${name}. Your hands: thumbs ${thumbs}, fingers ${fingers} load minutes planned.`
+          : `Nobody is booked today, ${name}.`
+      }
+    >
+      {unfinished.length > 0 && (
+        <Box
+          sx={(t) => ({
+            bgcolor: t.tokens.amberWash,
+            border: `1px solid ${t.tokens.amber}55`,
+            borderRadius: "10px",
+            p: 2,
+            mb: 3,
+          })}
+        >
+          <Typography variant="h2" sx={{ mb: 0.5 }}>
+            Unfinished
+          </Typography>
+          {unfinished.map((visit) => (
+            <Box key={visit.id} sx={{ display: "flex", gap: 2, alignItems: "center" }}>
+              <Typography sx={{ flex: 1 }}>
+                {visit.clientName}, visit {visit.ordinal}: the session was started and the visit is not
+                closed.
+              </Typography>
+              <Button component={Link} to={`/run/${visit.id}`} size="small" variant="outlined">
+                Go on
+              </Button>
+              <Button
+                component={Link}
+                to={`/clients/${visit.clientId}/sessions?visit=${visit.ordinal}`}
+                size="small"
+                color="inherit"
+              >
+                Close the visit
+              </Button>
+            </Box>
+          ))}
+        </Box>
+      )}
+      {here.length === 0 && briefs.length > 0 && (
+        <Typography variant="h2" sx={{ mb: 1 }}>
+          Next: {weekday(briefs[0]!.onDate)}
+        </Typography>
+      )}
+      {briefs.length === 0 ? (
+        <Empty
+          title="No visits ahead"
+          action={
+            <Button component={Link} to="/clients" variant="contained">
+              Open a client
+            </Button>
+          }
+        >
+          Visits appear here once a series is planned.
+        </Empty>
+      ) : (
+        <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
+          {briefs.map((brief) => (
+            <Box
+              component="li"
+              key={brief.visitId}
+              sx={(t) => ({
+                borderTop: `1px solid ${t.tokens.line}`,
+                py: 2,
+                display: "grid",
+                gridTemplateColumns: { xs: "1fr", md: "280px minmax(0,1fr) 200px" },
+                gap: 3,
+              })}
+            >
+              <Box>
+                <MuiLink
+                  component={Link}
+                  to={`/clients/${brief.clientId}?visit=${brief.ordinal}`}
+                  sx={{ fontSize: 19, fontWeight: 700 }}
+                >
+                  {brief.name}
+                </MuiLink>
+                <Typography sx={{ color: "text.secondary" }}>
+                  {brief.occupation}
+                  {brief.occupation && ", "}visit {brief.ordinal}
+                </Typography>
+                <Typography sx={(t) => ({ color: t.tokens.amber, fontSize: 14.5 })}>
+                  Pressure up to {brief.pressureCeiling}
+                </Typography>
+              </Box>
+              <Box>
+                <Typography sx={{ fontSize: 16 }}>{brief.for}</Typography>
+                <Typography sx={{ color: "text.secondary", fontSize: 14.5, mt: 0.5 }}>
+                  {brief.changes.length > 0
+                    ? `Really changed so far: ${brief.changes.join(", ")}.`
+                    : "No real change is on record yet."}
+                  {brief.kept !== null && ` ${Math.round(brief.kept * 100)}% of the last session was kept.`}
+                </Typography>
+              </Box>
+              <Box sx={{ textAlign: { md: "right" } }}>
+                <Typography sx={{ color: "text.secondary", mb: 1 }}>
+                  {brief.minutes === null ? "not planned" : `${brief.minutes} min at the table`}
+                </Typography>
+                <Button
+                  component={Link}
+                  to={
+                    brief.minutes === null
+                      ? `/clients/${brief.clientId}/path`
+                      : `/clients/${brief.clientId}?visit=${brief.ordinal}`
+                  }
+                  variant="outlined"
+                >
+                  {brief.minutes === null ? "Plan" : "Prepare"}
+                </Button>
+              </Box>
+            </Box>
+          ))}
+        </Box>
+      )}
+    </Page>
+  );
+}

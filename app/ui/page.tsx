@@ -1,0 +1,48 @@
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import type { ReactNode } from "react";
+
+/** A place's page: heading, what can be done, and the content under a hairline. */
+export function Page({
+  title,
+  note,
+  actions,
+  children,
+}: {
+  title: string;
+  note?: ReactNode;
+  actions?: ReactNode;
+  children: ReactNode;
+}) {
+  return (
+    <Box sx={{ px: { xs: 2, sm: 3 }, pt: 2.5, pb: 6, maxWidth: 1280 }}>
+      <Box sx={{ display: "flex", flexWrap: "wrap", alignItems: "center", gap: 2, minHeight: 48, mb: 2 }}>
+        <Box sx={{ flex: 1, minWidth: 220 }}>
+          <Typography variant="h1">{title}</Typography>
+          {note && <Typography sx={{ color: "text.secondary", mt: 0.5 }}>{note}</Typography>}
+        </Box>
+        {actions}
+      </Box>
+      {children}
+    </Box>
+  );
+}
+
+/** What a list says when there is nothing in it, and what to do about that. */
+export function Empty({
+  title,
+  children,
+  action,
+}: {
+  title: string;
+  children: ReactNode;
+  action?: ReactNode;
+}) {
+  return (
+    <Box sx={(t) => ({ border: `1px dashed ${t.tokens.line}`, borderRadius: "10px", p: 4, maxWidth: 560 })}>
+      <Typography variant="h2">{title}</Typography>
+      <Typography sx={{ color: "text.secondary", mt: 1, mb: action ? 2.5 : 0 }}>{children}</Typography>
+      {action}
+    </Box>
+  );
+}

@@ -1,0 +1,145 @@
+import type { Millimetres, Side } from "../units";
+
+/**
+ * Bony landmarks marked on a photograph. Names follow ISO 7250-1 and the ISB recommendations (Wu 2002, 2005).
+ *
+ * `lateral` and `forward` say where the skin over the landmark usually lies from the mid-plane and from the
+ * malleoli, as fractions of stature: they give the depth at which the picture's scale holds for this point.
+ * `depthSd` is how far people differ from that (mm). `placing` is how far a practised marker's points scatter
+ * on the body (SD, mm): common practice, replaced by the practitioner's own figures once studied.
+ */
+export type Landmark = {
+  name: string;
+  paired: boolean;
+  lateral: number;
+  forward: number;
+  height: number;
+  depthSd: Millimetres;
+  placing: Millimetres;
+};
+
+export const landmarks = {
+  tragus: {
+    name: "Tragus",
+    paired: true,
+    lateral: 0.046,
+    forward: 0.031,
+    height: 0.922,
+    depthSd: 14,
+    placing: 2,
+  },
+  canthus: {
+    name: "Outer canthus",
+    paired: true,
+    lateral: 0.027,
+    forward: 0.065,
+    height: 0.932,
+    depthSd: 14,
+    placing: 2,
+  },
+  c7: {
+    name: "C7 spinous process",
+    paired: false,
+    lateral: 0,
+    forward: -0.044,
+    height: 0.846,
+    depthSd: 14,
+    placing: 4,
+  },
+  acromion: {
+    name: "Acromion",
+    paired: true,
+    lateral: 0.104,
+    forward: -0.002,
+    height: 0.839,
+    depthSd: 18,
+    placing: 4,
+  },
+  "sternal-notch": {
+    name: "Sternal notch",
+    paired: false,
+    lateral: 0,
+    forward: 0.039,
+    height: 0.818,
+    depthSd: 16,
+    placing: 3,
+  },
+  asis: {
+    name: "Anterior superior iliac spine (ASIS)",
+    paired: true,
+    lateral: 0.07,
+    forward: 0.075,
+    height: 0.566,
+    depthSd: 16,
+    placing: 5,
+  },
+  psis: {
+    name: "Posterior superior iliac spine (PSIS)",
+    paired: true,
+    lateral: 0.027,
+    forward: -0.051,
+    height: 0.583,
+    depthSd: 16,
+    placing: 6,
+  },
+  trochanter: {
+    name: "Greater trochanter",
+    paired: true,
+    lateral: 0.099,
+    forward: 0.012,
+    height: 0.52,
+    depthSd: 14,
+    placing: 7,
+  },
+  patella: {
+    name: "Mid-patella",
+    paired: true,
+    lateral: 0.052,
+    forward: 0.046,
+    height: 0.288,
+    depthSd: 14,
+    placing: 4,
+  },
+  condyle: {
+    name: "Lateral femoral condyle",
+    paired: true,
+    lateral: 0.083,
+    forward: 0.008,
+    height: 0.289,
+    depthSd: 14,
+    placing: 5,
+  },
+  malleolus: {
+    name: "Lateral malleolus",
+    paired: true,
+    lateral: 0.076,
+    forward: 0.001,
+    height: 0.041,
+    depthSd: 12,
+    placing: 3,
+  },
+  ankle: {
+    name: "Mid-malleoli",
+    paired: true,
+    lateral: 0.052,
+    forward: 0.037,
+    height: 0.041,
+    depthSd: 12,
+    placing: 3,
+  },
+} as const satisfies Record<string, Landmark>;
+
+export type LandmarkKey = keyof typeof landmarks;
+
+/** A landmark of one body side, or of the mid-plane: "acromion.L", "c7". */
+export type PointKey = LandmarkKey | `${LandmarkKey}.${Side}`;
+
+export const splitPoint = (point: PointKey): { landmark: LandmarkKey; side: Side | undefined } => {
+  const [landmark, side] = point.split(".");
+  return { landmark: landmark as LandmarkKey, side: side as Side | undefined };
+};
+
+export const pointName = (point: PointKey): string => {
+  const { landmark, side } = splitPoint(point);
+  return side ? `${landmarks[landmark].name}, ${side === "L" ? "left" : "right"}` : landmarks[landmark].name;
+};

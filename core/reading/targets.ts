@@ -1,0 +1,123 @@
+import { structureOf } from "../anatomy/structures";
+import type { LayerKey } from "../anatomy/layers";
+import { regionName, type RegionKey } from "../anatomy/regions";
+import { latestGrade, type Restriction } from "../findings/restriction";
+import { directionWord, formatBand, formatValue, unitSign } from "../measure/format";
+import type { MetricKey } from "../measure/metrics";
+import type { Reading } from "../measure/read-photo";
+import type { Target } from "../series/plan";
+import { z95, type Side } from "../units";
+
+const sideWord = { L: "left", R: "right", both: "both sides" } as const;
+
+/** A restriction graded 2 or 3 asks for work; one that only drags asks for a little; a free one for none. */
+export function targetOfRestriction(restriction: Restriction): Target | undefined {
+  const latest = latestGrade(restriction);
+  if (!latest || latest.grade === 0) return undefined;
+  const name = structureOf(restriction.structure)?.name ?? regionName(restriction.region);
+  const sides = restriction.side === "both" ? 2 : 1;
+  return {
+    id: `restriction-${restriction.id}`,
+    name: `${name}, ${sideWord[restriction.side]}`,
+    region: restriction.region,
+    layer: restriction.layer,
+    side: restriction.side,
+    weight: latest.grade * (1 + latest.tenderness / 20),
+    wanted: (4 + 4 * latest.grade) * sides,
+    because: `${name}, ${sideWord[restriction.side]}, graded ${latest.grade} of 3 at visit ${latest.visit}${latest.tenderness > 0 ? `, tender ${latest.tenderness} of 10` : ""}.`,
+  };
+}
+
+type Aim = { region: RegionKey; layer: LayerKey; side: "low" | "high" | "both"; weight: number };
+
+/**
+ * What is usually worked when a metric lies outside its usual range: common practice. "high" and "low" are the sides
+ * a level metric finds higher or lower; `above` and `below` say which way out of range.
+ */
+const aims: Partial<Record<MetricKey, { above: Aim[]; below: Aim[] }>> = {
+  "shoulder-level": level([
+    { region: "neck", layer: "SM", side: "high", weight: 1.2 },
+    { region: "shoulder", layer: "DM", side: "low", weight: 0.8 },
+  ]),
+  "pelvic-level": level([
+    { region: "low-back", layer: "DM", side: "high", weight: 1.2 },
+    { region: "thigh", layer: "SM", side: "high", weight: 0.7 },
+  ]),
+  "head-tilt": level([{ region: "neck", layer: "DM", side: "low", weight: 1 }]),
+  "head-shift": level([{ region: "neck", layer: "DM", side: "both", weight: 0.8 }]),
+  "trunk-shift": level([{ region: "low-back", layer: "SM", side: "both", weight: 0.8 }]),
+  craniovertebral: {
+    above: [],
+    below: [
+      { region: "neck", layer: "DM", side: "both", weight: 1.2 },
+      { region: "chest", layer: "DM", side: "both", weight: 0.8 },
+    ],
+  },
+  "shoulder-forward": {
+    above: [{ region: "chest", layer: "DM", side: "both", weight: 1.2 }],
+    below: [{ region: "shoulder", layer: "DM", side: "both", weight: 0.6 }],
+  },
+  "pelvic-tilt": {
+    above: [
+      { region: "thigh", layer: "DM", side: "both", weight: 1.2 },
+      { region: "low-back", layer: "SM", side: "both", weight: 1 },
+    ],
+    below: [{ region: "thigh", layer: "SM", side: "both", weight: 1 }],
+  },
+  "knee-position": {
+    above: [{ region: "leg", layer: "SM", side: "both", weight: 0.8 }],
+    below: [{ region: "thigh", layer: "SM", side: "both", weight: 0.8 }],
+  },
+  "trunk-lean": {
+    above: [{ region: "belly", layer: "DM", side: "both", weight: 0.8 }],
+    below: [{ region: "low-back", layer: "SM", side: "both", weight: 0.8 }],
+  },
+};
+
+function level(list: Aim[]): { above: Aim[]; below: Aim[] } {
+  return { above: list, below: list };
+}
+
+/** How far a reading lies outside its usual range (0 inside), and how sure that is (0–1 of its 95 % band). */
+export function outOfRange(reading: Reading): { by: number; sure: number } {
+  const [low, high] = reading.metric.usual;
+  const by = reading.value > high ? reading.value - high : reading.value < low ? reading.value - low : 0;
+  return { by, sure: by === 0 ? 0 : Math.min(1, Math.abs(by) / (z95 * reading.se)) };
+}
+
+/** Targets from metrics out of range. A reading barely out of range, or hardly measured, weighs little. */
+export function targetsOfReading(reading: Reading): Target[] {
+  const { by, sure } = outOfRange(reading);
+  const chosen =
+    by > 0 ? aims[reading.metric.key]?.above : by < 0 ? aims[reading.metric.key]?.below : undefined;
+  if (!chosen || sure < 0.25) return [];
+  // a positive level means the left is higher
+  const higher: Side = reading.value > 0 ? "L" : "R";
+  const lower: Side = higher === "L" ? "R" : "L";
+  return chosen.map((aim): Target => {
+    const side = aim.side === "both" ? "both" : aim.side === "high" ? higher : lower;
+    const word = directionWord(reading.metric, reading.value);
+    return {
+      id: `metric-${reading.id}-${aim.region}-${aim.layer}`,
+      name: `${reading.metric.name}: ${regionName(aim.region).toLowerCase()}${side === "both" ? "" : `, ${sideWord[side]}`}`,
+      region: aim.region,
+      layer: aim.layer,
+      side,
+      weight: aim.weight * sure,
+      wanted: (side === "both" ? 14 : 8) * (0.5 + 0.5 * sure),
+      because: `${reading.metric.name} is ${formatValue(reading.metric, Math.abs(reading.value))}${unitSign(reading.metric)}${word ? ` ${word}` : ""} ${formatBand(reading.metric, reading.se)}, outside the usual ${formatValue(reading.metric, reading.metric.usual[0])} to ${formatValue(reading.metric, reading.metric.usual[1])}${unitSign(reading.metric)}.`,
+    };
+  });
+}
+
+/** All targets, restrictions first; several readings of one place and side are one target, the heavier's reason kept. */
+export function targetsFrom(restrictions: readonly Restriction[], readings: readonly Reading[]): Target[] {
+  const found = restrictions.map(targetOfRestriction).filter((target) => target !== undefined);
+  const fromMetrics = new Map<string, Target>();
+  for (const target of readings.flatMap(targetsOfReading)) {
+    const place = `${target.region} ${target.layer} ${target.side}`;
+    const known = fromMetrics.get(place);
+    if (!known || known.weight < target.weight) fromMetrics.set(place, target);
+  }
+  return [...found, ...fromMetrics.values()];
+}

@@ -1,0 +1,109 @@
+import { regionName } from "../anatomy/regions";
+import { techniqueOf } from "../techniques/catalogue";
+import type { PlanInput, PlannedSession, Step } from "./plan";
+import { isClosing, isLightBlock, isOpening, isRising, prepares, regionsWorked, rulebook } from "./rulebook";
+import { coverageItems, delivered, doseOfStep, scoreOf, worthOf } from "./score";
+import { templateOf } from "./template";
+
+const minutes = (value: number) => `${Math.round(value * 10) / 10} min`;
+const list = (words: readonly string[]) =>
+  words.length <= 1 ? (words[0] ?? "") : `${words.slice(0, -1).join(", ")} and ${words[words.length - 1]}`;
+
+/** Why a step is in the plan, as sentences, the weightiest first. Never empty. */
+export function whyStep(
+  input: PlanInput,
+  sessions: readonly PlannedSession[],
+  session: number,
+  step: Step,
+): string[] {
+  const technique = techniqueOf(step.technique);
+  const template = templateOf(input.template).sessions[session]!;
+  const steps = sessions[session]!.steps;
+  const reasons: string[] = [];
+  if (
+    input.locks.some(
+      (lock) => lock.session === session && lock.technique === step.technique && lock.kind === "keep",
+    )
+  )
+    reasons.push("You locked it in.");
+  if (isOpening(technique)) reasons.push("It opens the session: breath and settling before anything else.");
+  if (isRising(technique)) reasons.push("Every session ends with rising slowly.");
+  if (isClosing(technique)) reasons.push("It closes the session, so that deep work ends in something light.");
+  if (isLightBlock(technique)) reasons.push("A light-touch block: nothing is pushed through.");
+
+  const served = input.targets
+    .map((target) => {
+      const item = coverageItems(input).find((each) => each.id === `target ${target.id}`);
+      return { target, dose: item ? doseOfStep(step, item) : 0, item };
+    })
+    .filter(({ dose }) => dose >= 0.5)
+    .sort((a, b) => b.target.weight * b.dose - a.target.weight * a.dose);
+  for (const { target, dose, item } of served.slice(0, 3))
+    reasons.push(
+      `${target.because} It gets ${minutes(dose)} here, ${minutes(delivered(item!, sessions))} of the ${minutes(target.wanted)} wanted over the series.`,
+    );
+
+  const prepared = steps
+    .slice(steps.indexOf(step) + 1)
+    .map((later) => techniqueOf(later.technique))
+    .filter((later) => regionsWorked(later).some((region) => prepares(technique, later, region)));
+  if (prepared.length > 0)
+    reasons.push(
+      `It softens the layer above what comes later: ${list(prepared.slice(0, 3).map((each) => each.name))}.`,
+    );
+
+  const territory = technique.doses
+    .filter((dose) => template.territory[dose.region] && dose.share >= rulebook.softens)
+    .map((dose) => regionName(dose.region).toLowerCase());
+  if (territory.length > 0)
+    reasons.push(
+      `Session ${session + 1}, ${template.name}, is for ${list([...new Set(territory)])}: ${template.intent.toLowerCase()}`,
+    );
+  const complaint = input.complaintRegion;
+  if (
+    complaint &&
+    technique.doses.some((dose) => dose.region === complaint && dose.share >= rulebook.softens)
+  )
+    reasons.push(
+      `The complaint's own region, ${regionName(complaint).toLowerCase()}, gets some work every session.`,
+    );
+  return reasons.length > 0 ? reasons : ["It fills time that nothing else could use better."];
+}
+
+/** What leaving a step out would cost, as points of 100 and steps that lose their preparation. */
+export function withoutStep(
+  input: PlanInput,
+  sessions: readonly PlannedSession[],
+  session: number,
+  step: Step,
+): { points: number; unprepared: string[] } {
+  const without = sessions.map((each, i) =>
+    i === session ? { steps: each.steps.filter((other) => other.technique !== step.technique) } : each,
+  );
+  const technique = techniqueOf(step.technique);
+  const others = without[session]!.steps.map((other) => techniqueOf(other.technique));
+  const unprepared = others
+    .filter((later) =>
+      regionsWorked(later).some(
+        (region) =>
+          prepares(technique, later, region) && !others.some((cover) => prepares(cover, later, region)),
+      ),
+    )
+    .map((later) => later.name);
+  return { points: scoreOf(input, sessions) - scoreOf(input, without), unprepared };
+}
+
+/** How far each target is served by a plan, 0–1, and those that get nothing worth the name. */
+export function targetsServed(input: PlanInput, sessions: readonly PlannedSession[]) {
+  const items = coverageItems(input);
+  return input.targets.map((target) => {
+    const item = items.find((each) => each.id === `target ${target.id}`);
+    const given = item ? delivered(item, sessions) : 0;
+    return {
+      target,
+      given,
+      share: Math.min(1, given / target.wanted),
+      worth: worthOf(given / target.wanted),
+    };
+  });
+}

@@ -1,0 +1,315 @@
+import { regionKeys, regionName, type RegionKey } from "../anatomy/regions";
+import { techniqueOf } from "../techniques/catalogue";
+import type { Position, Technique } from "../techniques/technique";
+import { LinearModel } from "./linear-model";
+import { minutesOf, type PlanInput, type PlannedSession, type Step } from "./plan";
+import {
+  candidates,
+  facing,
+  isClosing,
+  isLightBlock,
+  isOpening,
+  isRising,
+  neededCover,
+  needsOpened,
+  opensRegion,
+  prepares,
+  regionsWorked,
+  repeatsAllowed,
+  rulebook,
+  strongIn,
+} from "./rulebook";
+import { coverageItems, delivered, loadCost, positionCost, slopePoints, slopes, totalLoad } from "./score";
+import { templateOf } from "./template";
+
+const positions: readonly Position[] = ["prone", "supine", "side", "seated"];
+
+/** Minutes are rounded down to halves after solving: the model keeps this much in hand where a rule asks for a least. */
+const margin = 1;
+
+type Use = {
+  technique: Technique;
+  session: number;
+  x: number;
+  minutes: { L: number; R: number } | { mid: number };
+};
+
+export type Formulation = {
+  model: LinearModel;
+  uses: readonly Use[];
+  /** Column of position `p` in session `s`. */
+  position: (session: number, position: Position) => number;
+  /** The plan a vector of column values stands for, steps unordered, minutes in halves. */
+  sessionsFrom: (values: ArrayLike<number>) => { steps: Step[]; allowed: Position[] }[];
+  /** Column values of an existing plan, to start from. */
+  startFrom: (sessions: readonly PlannedSession[]) => Float64Array;
+};
+
+/**
+ * The series as a mixed-integer linear model: which techniques in which session (0/1), with how many minutes a side
+ * (flexible between least and 1.25 × ideal), so that the score of `score.ts` is highest under the rules of
+ * `rulebook.ts`. Both sides of a two-sided technique share one decision, so none is ever left one-sided.
+ */
+export function formulate(input: PlanInput): Formulation {
+  const model = new LinearModel();
+  const { sessions } = templateOf(input.template);
+  const from = input.done.length;
+  const uses: Use[] = [];
+  const positionColumns = new Map<string, number>();
+  const columnOf = (session: number, position: Position) => positionColumns.get(`${session} ${position}`)!;
+  const parts = (use: Use): number[] =>
+    "mid" in use.minutes ? [use.minutes.mid] : [use.minutes.L, use.minutes.R];
+  const timed = (use: Use, weight = 1) => parts(use).map((column) => [column, weight] as const);
+  const locked = (session: number, key: string) =>
+    input.locks.find((lock) => lock.session === session && lock.technique === key)?.kind;
+
+  for (let s = from; s < sessions.length; s++) {
+    for (const position of positions)
+      positionColumns.set(`${s} ${position}`, model.column(-positionCost, 0, 1, true));
+    for (const technique of candidates(input, s)) {
+      const lock = locked(s, technique.key);
+      if (lock === "leave-out" && !isRising(technique)) continue;
+      const x = model.column(0, 0, 1, true);
+      if (lock === "keep")
+        model.row(1, 1, [[x, 1]], `session ${s + 1}: ${technique.name} is locked in`, "step");
+      const { least, ideal } = technique.minutes;
+      const most = isRising(technique) ? least : ideal * rulebook.stretch;
+      const part = () => {
+        const column = model.column(-loadCost * totalLoad(technique), 0, most);
+        model.row(0, Infinity, [
+          [column, 1],
+          [x, -least],
+        ]);
+        model.row(-Infinity, 0, [
+          [column, 1],
+          [x, -most],
+        ]);
+        return column;
+      };
+      const minutes = technique.sided ? { L: part(), R: part() } : { mid: part() };
+      uses.push({ technique, session: s, x, minutes });
+      if (technique.positions.length > 0)
+        model.row(-Infinity, 0, [
+          [x, 1],
+          ...technique.positions.map((place) => [columnOf(s, place), -1] as const),
+        ]);
+    }
+  }
+
+  const inSession = (s: number, test: (technique: Technique) => boolean = () => true) =>
+    uses.filter((use) => use.session === s && test(use.technique));
+  const reaches = (technique: Technique, region: RegionKey, share: number) =>
+    technique.doses.some((dose) => dose.region === region && dose.share >= share);
+
+  // coverage: concave pieces per item
+  for (const item of coverageItems(input)) {
+    if (item.session !== undefined && item.session < from) continue;
+    const given = delivered(item, input.done);
+    const pieces = slopePoints(item).map((points, i) => {
+      const width = item.wanted / slopes.length;
+      // what is already given fills the steep pieces first
+      const left = Math.max(0, Math.min(width, (i + 1) * width - given));
+      return model.column(points, 0, left);
+    });
+    const entries: [number, number][] = pieces.map((column) => [column, 1]);
+    for (const use of uses) {
+      if (item.session !== undefined && use.session !== item.session) continue;
+      const dose = item.dose(use.technique);
+      if ("mid" in use.minutes) entries.push([use.minutes.mid, -dose.mid]);
+      else entries.push([use.minutes.L, -dose.L], [use.minutes.R, -dose.R]);
+    }
+    model.row(-Infinity, 0, entries);
+  }
+
+  for (let s = from; s < sessions.length; s++) {
+    const all = inSession(s);
+    const place = `session ${s + 1}`;
+    const count = (test: (technique: Technique) => boolean) =>
+      inSession(s, test).map((use) => [use.x, 1] as const);
+    model.row(1, 1, count(isOpening), `${place}: one opening`, "step");
+    model.row(1, 1, count(isRising), `${place}: rising slowly at the end`, "step");
+    model.row(
+      rulebook.closings.least,
+      rulebook.closings.most,
+      count(isClosing),
+      `${place}: closing steps`,
+      "step",
+    );
+    const blocks = sessions[s]!.light ? rulebook.lightBlocks.light : rulebook.lightBlocks.structural;
+    model.row(0, blocks, count(isLightBlock));
+    model.row(
+      0,
+      rulebook.mostSteps,
+      count(() => true),
+    );
+    const turns = positions.map((position) => [columnOf(s, position), rulebook.turn] as const);
+    model.row(
+      0,
+      rulebook.mostPositions,
+      positions.map((position) => [columnOf(s, position), 1] as const),
+    );
+    model.row(
+      0,
+      input.tableMinutes + rulebook.turn,
+      [...all.flatMap((use) => timed(use)), ...turns],
+      `${place}: table time`,
+      "min",
+    );
+    const load = (part: "thumb" | "fingers") =>
+      all.flatMap((use) => timed(use, use.technique.load[part] ?? 0));
+    model.row(0, input.thumbBudget, load("thumb"), `${place}: thumb load`, "load minutes");
+    model.row(0, rulebook.fingerBudget, load("fingers"));
+    if (input.complaintRegion) {
+      const region = input.complaintRegion;
+      const entries = all
+        .filter((use) => reaches(use.technique, region, rulebook.softens))
+        .flatMap((use) => timed(use));
+      model.row(
+        rulebook.complaint + margin,
+        Infinity,
+        entries,
+        `${place}: time for the complaint's own region (${regionName(region).toLowerCase()})`,
+        "min",
+      );
+    }
+
+    for (const use of all) {
+      const regions = regionsWorked(use.technique);
+      if (neededCover(use.technique) > 0)
+        for (const region of regions) {
+          const covers = inSession(s, (cover) => prepares(cover, use.technique, region));
+          model.row(
+            0,
+            Infinity,
+            [...covers.map((cover) => [cover.x, 1] as const), [use.x, -1]],
+            `${place}: preparation of ${use.technique.name} in ${regionName(region).toLowerCase()}`,
+            "step",
+          );
+        }
+    }
+    // deep work asks for outer work in earlier sessions: one gate for each region, so that the rows stay few
+    for (const region of regionKeys) {
+      const deep = inSession(
+        s,
+        (technique) => needsOpened(technique) && regionsWorked(technique).includes(region),
+      );
+      if (deep.length === 0) continue;
+      const gate = model.column(0, 0, 1);
+      for (const use of deep)
+        model.row(-Infinity, 0, [
+          [use.x, 1],
+          [gate, -1],
+        ]);
+      const earlier = uses.filter((use) => use.session < s && opensRegion(use.technique, region));
+      const given = input.done
+        .slice(0, s)
+        .flatMap((session) => session.steps)
+        .filter((step) => opensRegion(techniqueOf(step.technique), region))
+        .reduce((sum, step) => sum + minutesOf(step.minutes), 0);
+      model.row(
+        -given,
+        Infinity,
+        [
+          ...earlier.flatMap((use) => timed(use)),
+          [gate, -(rulebook.opened + (given >= rulebook.opened ? 0 : margin))],
+        ],
+        `${place}: outer work in ${regionName(region).toLowerCase()} before going deep`,
+        "min",
+      );
+    }
+    for (const region of regionKeys) {
+      const strong = inSession(s, (technique) => strongIn(technique, region));
+      if (strong.length === 0) continue;
+      if (
+        s === from &&
+        input.done[s - 1]?.steps.some((step) => strongIn(techniqueOf(step.technique), region))
+      ) {
+        for (const use of strong)
+          model.row(0, 0, [[use.x, 1]], `${place}: rest for ${regionName(region).toLowerCase()}`, "step");
+        continue;
+      }
+      const before = s > from ? inSession(s - 1, (technique) => strongIn(technique, region)) : [];
+      if (before.length === 0) continue;
+      const rest = model.column(0, 0, 1);
+      for (const use of strong)
+        model.row(-Infinity, 0, [
+          [use.x, 1],
+          [rest, -1],
+        ]);
+      for (const use of before)
+        model.row(-Infinity, 1, [
+          [use.x, 1],
+          [rest, 1],
+        ]);
+    }
+    if (s > from) {
+      const entries = [...all, ...inSession(s - 1)].flatMap((use) => {
+        const side = facing(use.technique);
+        return side ? timed(use, side === "front" ? 1 : -1) : [];
+      });
+      const band = rulebook.frontBack * 2 * input.tableMinutes;
+      model.row(-band + margin, band - margin, entries);
+    }
+  }
+
+  const used = new Map<string, number>();
+  for (const step of input.done.flatMap((session) => session.steps))
+    used.set(step.technique, (used.get(step.technique) ?? 0) + 1);
+  const byTechnique = new Map<string, Use[]>();
+  for (const use of uses)
+    byTechnique.set(use.technique.key, [...(byTechnique.get(use.technique.key) ?? []), use]);
+  for (const [key, list] of byTechnique) {
+    const most = Math.max(0, repeatsAllowed(techniqueOf(key), sessions.length) - (used.get(key) ?? 0));
+    if (list.length > most)
+      model.row(
+        0,
+        most,
+        list.map((use) => [use.x, 1] as const),
+      );
+  }
+
+  const half = (value: number, least: number) => Math.max(least, Math.floor(value * 2 + 1e-4) / 2);
+  return {
+    model,
+    uses,
+    position: columnOf,
+    sessionsFrom: (values) =>
+      sessions.slice(from).map((_, i) => {
+        const s = from + i;
+        return {
+          allowed: positions.filter((position) => values[columnOf(s, position)]! > 0.5),
+          steps: inSession(s)
+            .filter((use) => values[use.x]! > 0.5)
+            .map((use): Step => {
+              const { least } = use.technique.minutes;
+              return {
+                technique: use.technique.key,
+                position: null,
+                minutes:
+                  "mid" in use.minutes
+                    ? { mid: half(values[use.minutes.mid]!, least) }
+                    : { L: half(values[use.minutes.L]!, least), R: half(values[use.minutes.R]!, least) },
+              };
+            }),
+        };
+      }),
+    startFrom: (plan) => {
+      const values = new Float64Array(model.cost.length);
+      plan.forEach((session, s) => {
+        for (const step of session.steps) {
+          const use = uses.find((each) => each.session === s && each.technique.key === step.technique);
+          if (!use) continue;
+          values[use.x] = 1;
+          if ("mid" in use.minutes && "mid" in step.minutes) values[use.minutes.mid] = step.minutes.mid;
+          else if (!("mid" in use.minutes) && !("mid" in step.minutes)) {
+            values[use.minutes.L] = step.minutes.L;
+            values[use.minutes.R] = step.minutes.R;
+          }
+          if (step.position && s >= from && use.technique.positions.length > 0)
+            values[columnOf(s, step.position)] = 1;
+        }
+      });
+      return values;
+    },
+  };
+}

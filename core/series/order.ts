@@ -1,0 +1,156 @@
+import { techniqueOf } from "../techniques/catalogue";
+import type { Position } from "../techniques/technique";
+import type { Step } from "./plan";
+import {
+  isClosing,
+  isOpening,
+  isRising,
+  neededCover,
+  prepares,
+  regionsWorked,
+  workingDepth,
+} from "./rulebook";
+
+const positions: readonly Position[] = ["prone", "supine", "side", "seated"];
+const anywhere = positions.length;
+
+/** What a step after another costs: turning the client dearly, going back up a layer or to another place a little. */
+const cost = { turn: 10, shallower: 0.4, elsewhere: 0.15 };
+
+/**
+ * The best order of a session's steps, with a position for each: fewest turns, then from shallow to deep and from
+ * place to neighbouring place. Preparation comes before what it prepares, dry before oil in the same region, opening
+ * first, closing last.
+ *
+ * Exact for up to 20 steps between opening and closing: a dynamic programme over sets of finished steps (states: set,
+ * last step, position; Held & Karp 1962, from memory). Undefined when no order obeys the rules.
+ *
+ * `allowed`: positions the session may use; all when left out.
+ */
+export function orderSteps(
+  steps: readonly Step[],
+  allowed: readonly Position[] = positions,
+): Step[] | undefined {
+  const kind = (step: Step) => {
+    const technique = techniqueOf(step.technique);
+    return isOpening(technique) ? 0 : isRising(technique) ? 3 : isClosing(technique) ? 2 : 1;
+  };
+  const middle = steps.filter((step) => kind(step) === 1);
+  const opening = steps.filter((step) => kind(step) === 0);
+  const ending = [...steps.filter((step) => kind(step) === 2), ...steps.filter((step) => kind(step) === 3)];
+  const n = middle.length;
+  if (n > 20) return undefined;
+
+  const techniques = middle.map((step) => techniqueOf(step.technique));
+  const worked = techniques.map((technique) => new Set(regionsWorked(technique)));
+  const places = techniques.map((technique) =>
+    technique.positions.length === 0
+      ? [anywhere]
+      : technique.positions
+          .filter((position) => allowed.includes(position))
+          .map((position) => positions.indexOf(position)),
+  );
+  if (places.some((options) => options.length === 0)) return undefined;
+  const opened = opening.map((step) => techniqueOf(step.technique));
+  /** For each step: groups of which one member must be finished, and steps that must all be. */
+  const oneOf = techniques.map((technique) =>
+    neededCover(technique) === 0
+      ? []
+      : regionsWorked(technique)
+          .filter((region) => !opened.some((cover) => prepares(cover, technique, region)))
+          .map((region) =>
+            techniques.reduce(
+              (mask, cover, i) => mask | (prepares(cover, technique, region) ? 1 << i : 0),
+              0,
+            ),
+          ),
+  );
+  const allOf = techniques.map((technique, i) =>
+    technique.medium !== "oil"
+      ? 0
+      : techniques.reduce(
+          (mask, other, j) =>
+            mask |
+            (j !== i && other.medium === "dry" && [...worked[j]!].some((region) => worked[i]!.has(region))
+              ? 1 << j
+              : 0),
+          0,
+        ),
+  );
+  const step = (from: number, to: number): number => {
+    const up = workingDepth(techniques[to]!) < workingDepth(techniques[from]!) ? cost.shallower : 0;
+    const near = [...worked[to]!].some((region) => worked[from]!.has(region));
+    return up + (near ? 0 : cost.elsewhere);
+  };
+  const between = techniques.map((_, from) => techniques.map((__, to) => step(from, to)));
+
+  type State = { cost: number; mask: number; last: number; position: number; before: State | undefined };
+  // The position after the opening: the one it is done in, or none yet.
+  const openingPlaces = opened[0]?.positions.filter((position) => allowed.includes(position)) ?? [];
+  const starts =
+    openingPlaces.length > 0 ? openingPlaces.map((position) => positions.indexOf(position)) : [anywhere];
+  let frontier = new Map<number, State>();
+  for (const position of starts)
+    frontier.set(position, { cost: 0, mask: 0, last: -1, position, before: undefined });
+  for (let done = 0; done < n; done++) {
+    const next = new Map<number, State>();
+    for (const state of frontier.values())
+      for (let i = 0; i < n; i++) {
+        if (state.mask & (1 << i)) continue;
+        if (oneOf[i]!.some((group) => (state.mask & group) === 0) || (state.mask & allOf[i]!) !== allOf[i])
+          continue;
+        for (const place of places[i]!) {
+          const position = place === anywhere ? state.position : place;
+          const turned = state.position !== anywhere && position !== state.position;
+          const total =
+            state.cost + (turned ? cost.turn : 0) + (state.last < 0 ? 0 : between[state.last]![i]!);
+          const mask = state.mask | (1 << i);
+          const key = (mask * 32 + i) * 8 + position;
+          const known = next.get(key);
+          if (!known || total < known.cost)
+            next.set(key, { cost: total, mask, last: i, position, before: state });
+        }
+      }
+    if (next.size === 0) return undefined;
+    // Beyond some 10^5 states keep the cheapest: still a lawful order, no longer proven best.
+    frontier =
+      next.size > 120_000 ? new Map([...next].sort((a, b) => a[1].cost - b[1].cost).slice(0, 40_000)) : next;
+  }
+
+  let best: State | undefined;
+  let bestEnd: Position[] = [];
+  for (const state of frontier.values()) {
+    let position = state.position;
+    let total = state.cost;
+    const end: Position[] = [];
+    for (const closing of ending) {
+      const options = techniqueOf(closing.technique).positions.filter((place) => allowed.includes(place));
+      if (options.length > 0 && !options.some((place) => positions.indexOf(place) === position)) {
+        if (position !== anywhere) total += cost.turn;
+        position = positions.indexOf(options[0]!);
+      }
+      end.push(positions[position] ?? "supine");
+    }
+    if (!best || total < best.cost) {
+      best = { ...state, cost: total };
+      bestEnd = end;
+    }
+  }
+  if (!best) return undefined;
+
+  const path: State[] = [];
+  for (let state: State | undefined = best; state && state.last >= 0; state = state.before)
+    path.unshift(state);
+  const first = path[0]?.before ?? best;
+  const resolve = (index: number) =>
+    positions[index] ?? positions[path.find((state) => state.position !== anywhere)?.position ?? 1]!;
+  return [
+    ...opening.map((each) => ({ ...each, position: resolve(first.position) })),
+    ...path.map((state) => ({ ...middle[state.last]!, position: resolve(state.position) })),
+    ...ending.map((each, i) => ({ ...each, position: bestEnd[i]! })),
+  ];
+}
+
+/** How often the client turns over in a session. */
+export const turnsIn = (steps: readonly Step[]): number =>
+  steps.filter((step, i) => i > 0 && step.position !== steps[i - 1]!.position).length;

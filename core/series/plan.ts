@@ -1,0 +1,61 @@
+import type { LayerKey } from "../anatomy/layers";
+import type { RegionKey } from "../anatomy/regions";
+import type { Position } from "../techniques/technique";
+import type { Minutes, Side } from "../units";
+
+/** Something the series is to reach: how much work, where, how deep, on which side. */
+export type Target = {
+  id: string;
+  /** In words: "Right upper trapezius". */
+  name: string;
+  region: RegionKey;
+  layer: LayerKey;
+  side: Side | "both";
+  /** Importance, 0–3. */
+  weight: number;
+  /** Minutes of work wanted over the whole series, all sides together. */
+  wanted: Minutes;
+  /** Why it is a target, as a sentence. */
+  because: string;
+};
+
+/** What the practitioner fixed by hand. Sessions count from 0. */
+export type Lock = { session: number; technique: string; kind: "keep" | "leave-out" };
+
+/** Minutes of a step: left and right for a two-sided technique, else the whole. */
+export type StepMinutes = { L: Minutes; R: Minutes } | { mid: Minutes };
+
+export type Step = { technique: string; position: Position | null; minutes: StepMinutes };
+
+export type PlannedSession = { steps: readonly Step[] };
+
+/** Everything a plan is solved from. The same input, solved to the same gap, gives the same plan. */
+export type PlanInput = {
+  template: string;
+  /** Minutes of hands-on work per session. */
+  tableMinutes: Minutes;
+  targets: readonly Target[];
+  complaintRegion: RegionKey | null;
+  pressureCeiling: number;
+  /** Strain a practitioner's thumbs take in one session: load (0–3) × minutes. */
+  thumbBudget: number;
+  locks: readonly Lock[];
+  /** Sessions that have been worked already, from the first on: they stay as they were. */
+  done: readonly PlannedSession[];
+};
+
+export type Plan = {
+  sessions: readonly PlannedSession[];
+  score: number;
+  /** Best score that can be proven possible; undefined while nothing is proven. */
+  bound?: number;
+};
+
+export const minutesOf = (minutes: StepMinutes): Minutes =>
+  "mid" in minutes ? minutes.mid : minutes.L + minutes.R;
+
+export const sessionMinutes = (session: PlannedSession): Minutes =>
+  session.steps.reduce((sum, step) => sum + minutesOf(step.minutes), 0);
+
+/** Table minutes that remain of a booking after talk, retest, undressing and closing (common practice: 15–25). */
+export const tableMinutesOf = (booked: Minutes): Minutes => Math.max(0, booked - 20);

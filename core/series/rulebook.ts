@@ -1,0 +1,134 @@
+import { depthOf } from "../anatomy/layers";
+import { regionKeys, type RegionKey } from "../anatomy/regions";
+import { catalogue } from "../techniques/catalogue";
+import { isStrong, type Medium, type Technique } from "../techniques/technique";
+import type { PlanInput } from "./plan";
+import { templateOf } from "./template";
+
+/**
+ * The numbers of the plan's rules, in one place for the model that obeys them and the checker that does not trust
+ * it. Common practice unless a practice says otherwise.
+ */
+export const rulebook = {
+  /** Minutes lost by turning the client over. */
+  turn: 1,
+  mostPositions: 3,
+  mostSteps: 16,
+  /** Steps other than rising that end a session. */
+  closings: { least: 1, most: 2 },
+  /** Light-touch blocks inside a structural session, and inside a light-touch one. */
+  lightBlocks: { structural: 1, light: 3 },
+  /** How often one technique may return in a series. */
+  repeats: 4,
+  closingRepeats: 7,
+  /** Minutes of outer work in a region, in earlier sessions, before inner muscle or joint is entered. */
+  opened: 8,
+  /** Minutes the complaint's own region gets in every session. */
+  complaint: 3,
+  /** Share of two sessions' minutes by which front and back may differ. */
+  frontBack: 0.7,
+  /** A step may take up to this much of its ideal time. */
+  stretch: 1.25,
+  /** A share of a technique that counts as working a region. */
+  worksRegion: 0.5,
+  /** A share that counts as softening a region for what comes after. */
+  softens: 0.3,
+  /** Light joint movement (pressure up to this) counts as outer work. */
+  gentle: 3,
+  fingerBudget: 50,
+} as const;
+
+/** How deep a technique works, 1–5; light touch opens nothing and counts 0. */
+export function workingDepth(technique: Technique): number {
+  if (technique.layer === "LT") return 0;
+  if (technique.layer === "AR" && technique.pressure <= rulebook.gentle) return 2;
+  return depthOf(technique.layer);
+}
+
+/** Regions a technique works in earnest, as against touching in passing. */
+export const regionsWorked = (technique: Technique): RegionKey[] =>
+  technique.doses.filter((dose) => dose.share >= rulebook.worksRegion).map((dose) => dose.region);
+
+/** The layer that has to be softened before, in the same session and region; 0 when none. */
+export function neededCover(technique: Technique): number {
+  if (technique.phase !== "work" && technique.phase !== "balance") return 0;
+  const depth = workingDepth(technique);
+  return depth === 5 ? 3 : Math.max(0, depth - 1);
+}
+
+/** Dry work first, then what goes either way, then oil: skin that is oiled gives no grip. */
+const mediumRank: Record<Medium, number> = { dry: 0, wax: 1, any: 1, oil: 2 };
+
+/**
+ * Whether `cover` softens `region` one layer above `technique`. Preparation must not need more lubrication than what
+ * it prepares, and closing strokes come too late to prepare anything.
+ */
+export function prepares(cover: Technique, technique: Technique, region: RegionKey): boolean {
+  const needed = neededCover(technique);
+  if (needed === 0 || cover.key === technique.key || workingDepth(cover) !== needed) return false;
+  if (cover.phase === "close" || mediumRank[cover.medium] > mediumRank[technique.medium]) return false;
+  return cover.doses.some((dose) => dose.region === region && dose.share >= rulebook.softens);
+}
+
+/** Why a technique cannot be in a session at all, as a sentence; undefined when it can. */
+export function whyNot(technique: Technique, session: number, input: PlanInput): string | undefined {
+  const template = templateOf(input.template).sessions[session];
+  if (!template) return `there is no session ${session + 1}`;
+  if (technique.pressure > input.pressureCeiling)
+    return `it is worked at ${technique.pressure} of 10 and the client's ceiling is ${input.pressureCeiling}`;
+  if (workingDepth(technique) > depthOf(template.ceiling))
+    return `it works deeper than session ${session + 1} (${template.name}) goes`;
+  return undefined;
+}
+
+export const isOpening = (technique: Technique) => technique.phase === "open";
+export const isRising = (technique: Technique) => technique.key === "rise-slowly";
+export const isClosing = (technique: Technique) => technique.phase === "close" && !isRising(technique);
+export const isLightBlock = (technique: Technique) => technique.layer === "LT" && technique.phase === "work";
+export const opensRegion = (technique: Technique, region: RegionKey): boolean => {
+  const depth = workingDepth(technique);
+  return depth >= 1 && depth <= 3 && technique.doses.some((dose) => dose.region === region);
+};
+export const needsOpened = (technique: Technique): boolean =>
+  workingDepth(technique) >= 4 && (technique.phase === "work" || technique.phase === "balance");
+
+/** Lying on the front or on the back only: what the balance of front and back is counted by. */
+export function facing(technique: Technique): "front" | "back" | undefined {
+  if (technique.positions.length !== 1) return undefined;
+  return technique.positions[0] === "prone"
+    ? "back"
+    : technique.positions[0] === "supine"
+      ? "front"
+      : undefined;
+}
+
+/** Techniques that are of use in a session: eligible, and reaching its territory or a target. */
+export function candidates(input: PlanInput, session: number): Technique[] {
+  const template = templateOf(input.template).sessions[session]!;
+  const wanted = new Set<RegionKey>(regionKeys.filter((region) => template.territory[region]));
+  for (const target of input.targets) wanted.add(target.region);
+  if (input.complaintRegion) wanted.add(input.complaintRegion);
+  const kept = new Set(
+    input.locks
+      .filter((lock) => lock.session === session && lock.kind === "keep")
+      .map((lock) => lock.technique),
+  );
+  return catalogue.filter(
+    (technique) =>
+      !whyNot(technique, session, input) &&
+      (kept.has(technique.key) ||
+        technique.phase === "open" ||
+        technique.phase === "close" ||
+        technique.doses.some((dose) => wanted.has(dose.region) && dose.share >= rulebook.softens)),
+  );
+}
+
+export const strongIn = (technique: Technique, region: RegionKey): boolean =>
+  isStrong(technique) && regionsWorked(technique).includes(region);
+
+export const repeatsAllowed = (technique: Technique, sessions: number): number =>
+  technique.phase === "open" || isClosing(technique)
+    ? rulebook.closingRepeats
+    : isRising(technique)
+      ? sessions
+      : rulebook.repeats;

@@ -1,0 +1,262 @@
+import { regionKeys, regionName } from "../anatomy/regions";
+import { catalogue, techniqueOf } from "../techniques/catalogue";
+import { positionName, type Technique } from "../techniques/technique";
+import { minutesOf, sessionMinutes, type PlanInput, type PlannedSession, type Step } from "./plan";
+import {
+  facing,
+  isClosing,
+  isLightBlock,
+  isOpening,
+  isRising,
+  neededCover,
+  needsOpened,
+  opensRegion,
+  prepares,
+  regionsWorked,
+  repeatsAllowed,
+  rulebook,
+  strongIn,
+  whyNot,
+} from "./rulebook";
+import { positionsUsed, strain } from "./score";
+import { templateOf } from "./template";
+
+export type RuleName =
+  | "technique"
+  | "opening and closing"
+  | "time"
+  | "step length"
+  | "preparation"
+  | "opened before"
+  | "recovery"
+  | "repeats"
+  | "light touch"
+  | "positions"
+  | "hands"
+  | "complaint"
+  | "front and back"
+  | "order"
+  | "locks"
+  | "length of series";
+
+/** A rule a plan breaks, where, and by how much (in the unit the sentence names). */
+export type Breach = { rule: RuleName; session: number; sentence: string; by: number };
+
+const slack = 1e-6;
+const of = (step: Step): Technique => techniqueOf(step.technique);
+
+/**
+ * Checks a plan against every rule, without the solver's help: the server refuses what this finds fault with.
+ * Sessions already done are not judged, but count for what they opened and tired.
+ */
+export function breaches(input: PlanInput, sessions: readonly PlannedSession[]): Breach[] {
+  const found: Breach[] = [];
+  const template = templateOf(input.template);
+  const say = (rule: RuleName, session: number, sentence: string, by = 1) =>
+    found.push({ rule, session, sentence: `Session ${session + 1}: ${sentence}`, by });
+
+  if (sessions.length !== template.sessions.length)
+    return [
+      {
+        rule: "length of series",
+        session: 0,
+        sentence: `The series has ${template.sessions.length} sessions and the plan ${sessions.length}.`,
+        by: Math.abs(sessions.length - template.sessions.length),
+      },
+    ];
+  const known = new Set(catalogue.map((technique) => technique.key));
+  for (const [index, session] of sessions.entries())
+    for (const step of session.steps)
+      if (!known.has(step.technique)) say("technique", index, `“${step.technique}” is not in the catalogue.`);
+  if (found.length > 0) return found;
+
+  for (let s = input.done.length; s < sessions.length; s++) {
+    const { steps } = sessions[s]!;
+    const names = new Set(steps.map((step) => step.technique));
+    if (names.size !== steps.length) say("technique", s, "a technique is listed twice.");
+    if (steps.length > rulebook.mostSteps)
+      say(
+        "technique",
+        s,
+        `${steps.length} steps are more than ${rulebook.mostSteps}.`,
+        steps.length - rulebook.mostSteps,
+      );
+
+    for (const [place, step] of steps.entries()) {
+      const technique = of(step);
+      const no = whyNot(technique, s, input);
+      if (no) say("technique", s, `${technique.name} cannot be used: ${no}.`);
+      const parts = "mid" in step.minutes ? [step.minutes.mid] : [step.minutes.L, step.minutes.R];
+      if ("mid" in step.minutes === technique.sided)
+        say(
+          "step length",
+          s,
+          `${technique.name} is ${technique.sided ? "done on both sides" : "not two-sided"}.`,
+        );
+      for (const minutes of parts) {
+        const { least, ideal } = technique.minutes;
+        if (!(minutes >= least - slack))
+          say("step length", s, `${technique.name} needs ${least} min and gets ${minutes}.`, least - minutes);
+        if (minutes > ideal * rulebook.stretch + slack)
+          say(
+            "step length",
+            s,
+            `${technique.name} gets ${minutes} min, more than ${ideal * rulebook.stretch}.`,
+            minutes - ideal * rulebook.stretch,
+          );
+      }
+      if (technique.positions.length > 0 && (!step.position || !technique.positions.includes(step.position)))
+        say(
+          "positions",
+          s,
+          `${technique.name} cannot be done ${step.position ? positionName[step.position].toLowerCase() : "without a position"}.`,
+        );
+      if (neededCover(technique) > 0)
+        for (const region of regionsWorked(technique))
+          if (!steps.slice(0, place).some((before) => prepares(of(before), technique, region)))
+            say(
+              "preparation",
+              s,
+              `${technique.name} is not prepared: nothing softens the layer above it in ${regionName(region).toLowerCase()} first.`,
+            );
+      if (needsOpened(technique))
+        for (const region of regionsWorked(technique)) {
+          const opened = sessions
+            .slice(0, s)
+            .flatMap((earlier) => earlier.steps)
+            .filter((earlier) => opensRegion(of(earlier), region))
+            .reduce((sum, earlier) => sum + minutesOf(earlier.minutes), 0);
+          if (opened < rulebook.opened - slack)
+            say(
+              "opened before",
+              s,
+              `${technique.name} goes deep into ${regionName(region).toLowerCase()} after only ${opened} of ${rulebook.opened} min of outer work in earlier sessions.`,
+              rulebook.opened - opened,
+            );
+        }
+    }
+
+    const count = (test: (technique: Technique) => boolean) => steps.filter((step) => test(of(step))).length;
+    if (count(isOpening) !== 1)
+      say("opening and closing", s, `it has ${count(isOpening)} openings instead of one.`);
+    if (count(isRising) !== 1) say("opening and closing", s, "it does not end with rising slowly.");
+    const closings = count(isClosing);
+    if (closings < rulebook.closings.least || closings > rulebook.closings.most)
+      say(
+        "opening and closing",
+        s,
+        `it has ${closings} closing steps instead of ${rulebook.closings.least} to ${rulebook.closings.most}.`,
+      );
+    const phases = steps.map((step) =>
+      isRising(of(step)) ? 3 : isClosing(of(step)) ? 2 : isOpening(of(step)) ? 0 : 1,
+    );
+    if (phases.some((phase, i) => i > 0 && phase < phases[i - 1]!))
+      say("order", s, "opening comes first, closing last and rising at the very end.");
+    for (const region of regionKeys) {
+      let oiled = false;
+      for (const step of steps) {
+        const technique = of(step);
+        if (!regionsWorked(technique).includes(region)) continue;
+        if (oiled && technique.medium === "dry" && !isRising(technique))
+          say(
+            "order",
+            s,
+            `${technique.name} needs dry skin and comes after oil in ${regionName(region).toLowerCase()}.`,
+          );
+        if (technique.medium === "oil") oiled = true;
+      }
+    }
+
+    const positions = positionsUsed(sessions[s]!);
+    if (positions.length > rulebook.mostPositions)
+      say(
+        "positions",
+        s,
+        `${positions.length} positions are more than ${rulebook.mostPositions}.`,
+        positions.length - rulebook.mostPositions,
+      );
+    const needed = sessionMinutes(sessions[s]!) + rulebook.turn * Math.max(0, positions.length - 1);
+    if (needed > input.tableMinutes + slack)
+      say(
+        "time",
+        s,
+        `it needs ${needed} min at the table and has ${input.tableMinutes}.`,
+        needed - input.tableMinutes,
+      );
+    const blocks = count(isLightBlock);
+    const mostBlocks = template.sessions[s]!.light
+      ? rulebook.lightBlocks.light
+      : rulebook.lightBlocks.structural;
+    if (blocks > mostBlocks)
+      say("light touch", s, `${blocks} light-touch blocks are more than ${mostBlocks}.`, blocks - mostBlocks);
+    const thumbs = strain(sessions[s]!, "thumb");
+    if (thumbs > input.thumbBudget + slack)
+      say("hands", s, `the thumbs would take ${thumbs} of ${input.thumbBudget}.`, thumbs - input.thumbBudget);
+    const fingers = strain(sessions[s]!, "fingers");
+    if (fingers > rulebook.fingerBudget + slack)
+      say(
+        "hands",
+        s,
+        `the fingers would take ${fingers} of ${rulebook.fingerBudget}.`,
+        fingers - rulebook.fingerBudget,
+      );
+    if (input.complaintRegion) {
+      const region = input.complaintRegion;
+      const minutes = steps
+        .filter((step) =>
+          of(step).doses.some((dose) => dose.region === region && dose.share >= rulebook.softens),
+        )
+        .reduce((sum, step) => sum + minutesOf(step.minutes), 0);
+      if (minutes < rulebook.complaint - slack)
+        say(
+          "complaint",
+          s,
+          `the complaint's own region (${regionName(region).toLowerCase()}) gets ${minutes} of ${rulebook.complaint} min.`,
+          rulebook.complaint - minutes,
+        );
+    }
+
+    if (s > 0) {
+      const before = sessions[s - 1]!;
+      for (const region of regionKeys)
+        if (
+          steps.some((step) => strongIn(of(step), region)) &&
+          before.steps.some((step) => strongIn(of(step), region))
+        )
+          say("recovery", s, `${regionName(region).toLowerCase()} is worked strongly twice running.`);
+      if (s - 1 >= input.done.length) {
+        const both = [...steps, ...before.steps];
+        const sum = (side: "front" | "back") =>
+          both
+            .filter((step) => facing(of(step)) === side)
+            .reduce((total, step) => total + minutesOf(step.minutes), 0);
+        const band = rulebook.frontBack * 2 * input.tableMinutes;
+        const apart = Math.abs(sum("front") - sum("back"));
+        if (apart > band + slack)
+          say(
+            "front and back",
+            s,
+            `front and back differ by ${apart} min over two sessions, more than ${band}.`,
+            apart - band,
+          );
+      }
+    }
+    for (const lock of input.locks.filter((each) => each.session === s))
+      if (names.has(lock.technique) !== (lock.kind === "keep"))
+        say(
+          "locks",
+          s,
+          `${techniqueOf(lock.technique).name} is ${lock.kind === "keep" ? "locked in and missing" : "left out by you and planned"}.`,
+        );
+  }
+
+  const uses = new Map<string, number>();
+  for (const step of sessions.flatMap((session) => session.steps))
+    uses.set(step.technique, (uses.get(step.technique) ?? 0) + 1);
+  for (const [key, times] of uses) {
+    const most = repeatsAllowed(techniqueOf(key), sessions.length);
+    if (times > most)
+      say("repeats", 0, `${techniqueOf(key).name} returns ${times} times, more than ${most}.`, times - most);
+  }
+  return found;
+}

@@ -1,0 +1,146 @@
+import { depthOf } from "../anatomy/layers";
+import { regionKeys, type RegionKey } from "../anatomy/regions";
+import { techniqueOf } from "../techniques/catalogue";
+import type { Technique } from "../techniques/technique";
+import type { PlanInput, PlannedSession, Step, Target } from "./plan";
+import { workingDepth } from "./rulebook";
+import { templateOf } from "./template";
+
+/** Share of the score that follows the client's targets; the rest follows the template's arc. */
+const targetShare = 0.6;
+
+/** Marginal worth of the first, second and last third of the minutes wanted: more work helps less and less. */
+export const slopes = [1, 0.6, 0.3] as const;
+const fullWorth = slopes.reduce((sum, slope) => sum + slope / slopes.length, 0);
+
+/** A thing minutes are given to: a target over the series, or a territory of one session. */
+export type CoverageItem = {
+  id: string;
+  /** Points for full coverage; all items together make 100. */
+  points: number;
+  wanted: number;
+  /** Only minutes of this session count; undefined for all. */
+  session: number | undefined;
+  /** Useful share of a minute on each side. */
+  dose: (technique: Technique) => { L: number; R: number; mid: number };
+};
+
+export const positionCost = 0.25;
+export const loadCost = 0.004;
+
+function targetDose(target: Target, technique: Technique): { L: number; R: number; mid: number } {
+  let share = 0;
+  for (const dose of technique.doses) {
+    if (dose.region !== target.region) continue;
+    const apart = Math.abs(depthOf(dose.layer) - depthOf(target.layer));
+    share += dose.share * (apart === 0 ? 1 : apart === 1 ? 0.35 : 0.1);
+  }
+  if (target.side === "both") return { L: share, R: share, mid: share };
+  return { L: target.side === "L" ? share : 0, R: target.side === "R" ? share : 0, mid: share / 2 };
+}
+
+export function coverageItems(input: PlanInput): CoverageItem[] {
+  const items: CoverageItem[] = [];
+  const weights = input.targets.reduce((sum, target) => sum + target.weight, 0);
+  const share = weights > 0 ? targetShare : 0;
+  for (const target of input.targets)
+    items.push({
+      id: `target ${target.id}`,
+      points: (100 * share * target.weight) / weights,
+      wanted: target.wanted,
+      session: undefined,
+      dose: (technique) => targetDose(target, technique),
+    });
+  const { sessions } = templateOf(input.template);
+  sessions.forEach((session, index) => {
+    const emphasis = Object.values(session.territory).reduce((sum, value) => sum + value, 0);
+    for (const [region, value] of Object.entries(session.territory) as [RegionKey, number][])
+      items.push({
+        id: `territory ${index} ${region}`,
+        points: (100 * (1 - share) * value) / emphasis / sessions.length,
+        wanted: (value / emphasis) * 0.75 * input.tableMinutes,
+        session: index,
+        dose: (technique) => {
+          const reach = technique.doses
+            .filter((dose) => dose.region === region)
+            .reduce((sum, dose) => sum + dose.share, 0);
+          // work at the depth the session is for counts fully, lighter work for less
+          const depth = 0.7 + 0.3 * Math.min(1, workingDepth(technique) / depthOf(session.ceiling));
+          const worth = reach * depth;
+          return { L: worth, R: worth, mid: worth };
+        },
+      });
+  });
+  return items.filter((item) => item.points > 0 && item.wanted > 0);
+}
+
+/** Worth of covering a share of what is wanted: 0 at 0, 1 from 1 on, concave between. */
+export function worthOf(share: number): number {
+  const part = 1 / slopes.length;
+  return (
+    slopes.reduce((sum, slope, i) => sum + slope * Math.max(0, Math.min(part, share - i * part)), 0) /
+    fullWorth
+  );
+}
+
+/** Points per useful minute in each third of an item, for the model. */
+export const slopePoints = (item: CoverageItem): number[] =>
+  slopes.map((slope) => (item.points * slope) / fullWorth / item.wanted);
+
+export const doseOfStep = (step: Step, item: CoverageItem): number => {
+  const dose = item.dose(techniqueOf(step.technique));
+  return "mid" in step.minutes
+    ? dose.mid * step.minutes.mid
+    : dose.L * step.minutes.L + dose.R * step.minutes.R;
+};
+
+export function delivered(item: CoverageItem, sessions: readonly PlannedSession[]): number {
+  let sum = 0;
+  sessions.forEach((session, index) => {
+    if (item.session !== undefined && item.session !== index) return;
+    for (const step of session.steps) sum += doseOfStep(step, item);
+  });
+  return sum;
+}
+
+export const totalLoad = (technique: Technique): number =>
+  Object.values(technique.load).reduce((sum, load) => sum + load, 0);
+
+/** Strain on one part of the practitioner in a session: load × minutes. */
+export const strain = (session: PlannedSession, part: keyof Technique["load"]): number =>
+  session.steps.reduce((sum, step) => {
+    const load = techniqueOf(step.technique).load[part] ?? 0;
+    return sum + load * ("mid" in step.minutes ? step.minutes.mid : step.minutes.L + step.minutes.R);
+  }, 0);
+
+/** The positions a session goes through, in first use; steps in any position follow the one before. */
+export function positionsUsed(session: PlannedSession): string[] {
+  return [...new Set(session.steps.map((step) => step.position).filter((position) => position !== null))];
+}
+
+/** A plan's score in points of 100: coverage less the cost of turning the client and of tired hands. */
+export function scoreOf(input: PlanInput, sessions: readonly PlannedSession[]): number {
+  let score = 0;
+  for (const item of coverageItems(input))
+    score += item.points * worthOf(delivered(item, sessions) / item.wanted);
+  sessions.forEach((session, index) => {
+    if (index < input.done.length) return;
+    score -= positionCost * positionsUsed(session).length;
+    for (const step of session.steps) {
+      const minutes = "mid" in step.minutes ? step.minutes.mid : step.minutes.L + step.minutes.R;
+      score -= loadCost * totalLoad(techniqueOf(step.technique)) * minutes;
+    }
+  });
+  return score;
+}
+
+/** Minutes a session gives to each region and layer, by the shares of its techniques. */
+export function minutesByPlace(session: PlannedSession): Map<RegionKey, number[]> {
+  const places = new Map<RegionKey, number[]>(regionKeys.map((region) => [region, [0, 0, 0, 0, 0]]));
+  for (const step of session.steps) {
+    const minutes = "mid" in step.minutes ? step.minutes.mid : step.minutes.L + step.minutes.R;
+    for (const dose of techniqueOf(step.technique).doses)
+      places.get(dose.region)![depthOf(dose.layer) - 1]! += dose.share * minutes;
+  }
+  return places;
+}

@@ -1,0 +1,127 @@
+import type { LayerKey } from "../anatomy/layers";
+import type { RegionKey } from "../anatomy/regions";
+
+/** One session of a series template: how deep it may go and where its attention lies. */
+export type TemplateSession = {
+  name: string;
+  /** Deepest layer worked in this session. */
+  ceiling: LayerKey;
+  /** Territories with emphasis 0–1; others may be touched but earn nothing from the template. */
+  territory: Partial<Record<RegionKey, number>>;
+  intent: string;
+  /** Shown as a light-touch visit on the path. */
+  light?: true;
+};
+
+export type Template = { key: string; name: string; sessions: readonly TemplateSession[] };
+
+/** The classic ten-step arc: common teaching across structural integration schools. */
+export const tenStep: Template = {
+  key: "ten-step",
+  name: "Ten-step arc",
+  sessions: [
+    {
+      name: "Breath",
+      ceiling: "DF",
+      territory: { chest: 1, shoulder: 0.8, pelvis: 0.6, thigh: 0.4 },
+      intent: "Free breathing; loosen the outer sleeve.",
+    },
+    {
+      name: "Ground",
+      ceiling: "DF",
+      territory: { leg: 1, thigh: 0.5, "upper-back": 0.4, "low-back": 0.5 },
+      intent: "Support from below.",
+    },
+    {
+      name: "Sides",
+      ceiling: "SM",
+      territory: { shoulder: 0.8, chest: 0.6, "low-back": 0.6, pelvis: 0.8, thigh: 0.7 },
+      intent: "Length of the sides; front and back in balance.",
+    },
+    {
+      name: "Inner line",
+      ceiling: "SM",
+      territory: { leg: 0.6, thigh: 1, pelvis: 0.6 },
+      intent: "Lift from below, along the inner leg.",
+    },
+    {
+      name: "Front depth",
+      ceiling: "DM",
+      territory: { belly: 1, chest: 0.5, thigh: 0.5 },
+      intent: "Length in front of the spine.",
+    },
+    {
+      name: "Back depth",
+      ceiling: "AR",
+      territory: { pelvis: 1, "low-back": 0.8, thigh: 0.7, leg: 0.4 },
+      intent: "Free the sacrum and the back line.",
+    },
+    {
+      name: "Head",
+      ceiling: "DM",
+      territory: { head: 1, neck: 1, shoulder: 0.3 },
+      intent: "Head over spine.",
+      light: true,
+    },
+    {
+      name: "Join, lower",
+      ceiling: "SM",
+      territory: { pelvis: 0.8, thigh: 0.8, leg: 0.8, belly: 0.4 },
+      intent: "The lower half moves as one.",
+    },
+    {
+      name: "Join, upper",
+      ceiling: "SM",
+      territory: { shoulder: 1, chest: 0.7, arm: 0.7, neck: 0.6, "upper-back": 0.6 },
+      intent: "The upper half moves as one.",
+    },
+    {
+      name: "Whole",
+      ceiling: "DF",
+      territory: { pelvis: 0.5, "upper-back": 0.5, shoulder: 0.5, leg: 0.4, neck: 0.5 },
+      intent: "Balance and closure, light everywhere.",
+    },
+  ],
+};
+
+export const templates: readonly Template[] = [
+  tenStep,
+  {
+    key: "three-step",
+    name: "Three-step: sleeve, core, join",
+    sessions: [
+      {
+        name: "Sleeve",
+        ceiling: "SM",
+        territory: {
+          shoulder: 0.7,
+          chest: 0.7,
+          "upper-back": 0.6,
+          "low-back": 0.7,
+          pelvis: 0.6,
+          thigh: 0.5,
+          leg: 0.5,
+        },
+        intent: "Loosen the outer sleeve.",
+      },
+      {
+        name: "Core",
+        ceiling: "AR",
+        territory: { pelvis: 1, "low-back": 0.9, belly: 0.7, neck: 0.7, "upper-back": 0.6 },
+        intent: "Reach what the sleeve was holding.",
+      },
+      {
+        name: "Join",
+        ceiling: "DF",
+        territory: { neck: 0.7, shoulder: 0.6, pelvis: 0.7, leg: 0.6 },
+        intent: "Bring it together.",
+      },
+    ],
+  },
+];
+
+export function templateOf(key: string): Template {
+  const template = templates.find((known) => known.key === key);
+  if (!template) throw new RangeError(`series template "${key}" is not known`);
+  return template;
+}

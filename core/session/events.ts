@@ -1,0 +1,63 @@
+import { techniqueOf } from "../techniques/catalogue";
+import { passesOf, type Position } from "../techniques/technique";
+import type { PlannedSession } from "../series/plan";
+import type { BodySide, Seconds } from "../units";
+
+/** One thing to do at the table: a technique on one side. */
+export type RunStep = {
+  technique: string;
+  side: BodySide;
+  position: Position | null;
+  planned: Seconds;
+  passes: number;
+};
+
+/**
+ * What happens during a session, in the order it happened. Ids are made by the client, so that sending one twice
+ * changes nothing; `at` is the table's clock (ISO).
+ */
+export type SessionEvent = { id: string; at: string } & (
+  | { kind: "started"; body: { steps: RunStep[] } }
+  /** The pass let go: on to the next pass, or the next step after the last one. */
+  | { kind: "next"; body: { step: number } }
+  | { kind: "back"; body: { step: number } }
+  | { kind: "skip"; body: { step: number } }
+  | { kind: "note"; body: { step: number; text: string } }
+  /** The client's answer: pressure 0–10 as reported, or a direction they prefer. */
+  | { kind: "pressure"; body: { step: number; value: number } }
+  | { kind: "direction"; body: { step: number; towards: "head" | "feet" | "in" | "out" } }
+  | { kind: "paused"; body: Record<string, never> }
+  | { kind: "resumed"; body: Record<string, never> }
+  | { kind: "finished"; body: Record<string, never> }
+);
+
+export type EventKind = SessionEvent["kind"];
+export const eventKinds: readonly EventKind[] = [
+  "started",
+  "next",
+  "back",
+  "skip",
+  "note",
+  "pressure",
+  "direction",
+  "paused",
+  "resumed",
+  "finished",
+];
+
+/** The table's list of a planned session: two-sided techniques once per side, right after each other. */
+export function runSteps(session: PlannedSession): RunStep[] {
+  return session.steps.flatMap((step): RunStep[] => {
+    const passes = passesOf(techniqueOf(step.technique));
+    const of = (side: BodySide, minutes: number): RunStep => ({
+      technique: step.technique,
+      side,
+      position: step.position,
+      planned: Math.round(minutes * 60),
+      passes,
+    });
+    return "mid" in step.minutes
+      ? [of("mid", step.minutes.mid)]
+      : [of("L", step.minutes.L), of("R", step.minutes.R)];
+  });
+}

@@ -1,0 +1,23 @@
+import type { PlannedSession, Step } from "../series/plan";
+import { techniqueOf } from "../techniques/catalogue";
+import type { RunState } from "./fold";
+
+/** What a run really gave, as a session of the plan: minutes as spent, skipped steps left out. */
+export function workedSession(state: RunState): PlannedSession {
+  const steps = new Map<string, Step>();
+  state.steps.forEach((step, i) => {
+    const minutes = Math.round((state.states[i]!.spent / 60) * 10) / 10;
+    if (minutes === 0 || state.states[i]!.outcome === "skipped") return;
+    const known = steps.get(step.technique)?.minutes;
+    const sided = techniqueOf(step.technique).sided;
+    steps.set(step.technique, {
+      technique: step.technique,
+      position: step.position,
+      minutes:
+        sided && step.side !== "mid"
+          ? { ...{ L: 0, R: 0 }, ...(known && "L" in known ? known : {}), [step.side]: minutes }
+          : { mid: minutes },
+    });
+  });
+  return { steps: [...steps.values()] };
+}

@@ -1,0 +1,49 @@
+import type { LayerKey } from "../anatomy/layers";
+import type { RegionKey } from "../anatomy/regions";
+import type { Minutes } from "../units";
+
+export type Position = "prone" | "supine" | "side" | "seated";
+export const positionName: Record<Position, string> = {
+  prone: "Prone",
+  supine: "Supine",
+  side: "Side-lying",
+  seated: "Seated",
+};
+export type Medium = "dry" | "wax" | "oil" | "any";
+export type Phase = "open" | "warm" | "work" | "balance" | "close";
+
+/** The practitioner's parts that a technique tires, 0–3 per minute of work. */
+export type Load = Partial<Record<"thumb" | "fingers" | "wrist" | "shoulder" | "back", 1 | 2 | 3>>;
+
+/** How much of a technique's time reaches a layer of a region (0–1). */
+export type Dose = { region: RegionKey; layer: LayerKey; share: number };
+
+export type Technique = {
+  key: string;
+  name: string;
+  /** What is done, as read out at the table. */
+  what: string;
+  /** Deepest layer it works on; "LT" for light touch, which needs no opening of layers. */
+  layer: LayerKey | "LT";
+  /** Positions it can be done in; empty when any will do. */
+  positions: readonly Position[];
+  medium: Medium;
+  phase: Phase;
+  /** Per side when `sided`, else for the whole. */
+  minutes: { ideal: Minutes; least: Minutes };
+  load: Load;
+  /** Client-reported pressure it is usually done at, 0–10. */
+  pressure: number;
+  /** Done on the left and on the right. */
+  sided: boolean;
+  doses: readonly Dose[];
+  stopWhen: string;
+  /** Needs consent for a sensitive area, every session. */
+  consent?: true;
+};
+
+export const passesOf = (technique: Technique): number =>
+  technique.phase === "work" || technique.phase === "balance" ? (technique.layer === "LT" ? 1 : 3) : 1;
+
+/** Client-effort and strong work that a region should not get twice running. */
+export const isStrong = (technique: Technique): boolean => technique.pressure >= 6;

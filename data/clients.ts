@@ -1,0 +1,92 @@
+import type { Client, ClientDraft } from "../core/client";
+import type { Tx } from "./database";
+import { NotFound, Stale } from "./errors";
+
+const columns = {
+  id: "id",
+  name: "name",
+  born: "born",
+  occupation: "occupation",
+  complaint: "complaint",
+  complaintRegion: "complaint_region",
+  statureMm: "stature_mm",
+  pressureCeiling: "pressure_ceiling",
+  archivedAt: "archived_at",
+  version: "version",
+} as const;
+
+const toRow = (draft: ClientDraft) => ({
+  name: draft.name,
+  born: draft.born,
+  occupation: draft.occupation,
+  complaint: draft.complaint,
+  complaint_region: draft.complaintRegion,
+  stature_mm: draft.statureMm,
+  pressure_ceiling: draft.pressureCeiling,
+});
+
+export type ClientListed = Client & {
+  lastVisit: string | null;
+  nextVisit: string | null;
+  visitsDone: number;
+  visitsPlanned: number;
+};
+
+/** Clients whose name, occupation or complaint contains every word of `search`; archived ones only when asked. */
+export async function listClients(tx: Tx, search: string, archived: boolean): Promise<ClientListed[]> {
+  const query = tx("client as c")
+    .select(Object.fromEntries(Object.entries(columns).map(([key, column]) => [key, `c.${column}`])))
+    .select({
+      lastVisit: tx.raw(
+        "(select max(on_date) from visit v where v.client_id = c.id and v.status <> 'planned')",
+      ),
+      nextVisit: tx.raw(
+        "(select min(on_date) from visit v where v.client_id = c.id and v.status = 'planned')",
+      ),
+      visitsDone: tx.raw(
+        "(select count(*)::int from visit v where v.client_id = c.id and v.status = 'closed')",
+      ),
+      visitsPlanned: tx.raw("(select count(*)::int from visit v where v.client_id = c.id)"),
+    })
+    .orderByRaw("lower(c.name), c.id");
+  if (archived) query.whereNotNull("c.archived_at");
+  else query.whereNull("c.archived_at");
+  for (const word of search.split(/\s+/).filter(Boolean)) {
+    const pattern = `%${word.replace(/[\\%_]/g, "\\$&")}%`;
+    query.where((any) =>
+      any
+        .whereRaw("c.name ilike ?", [pattern])
+        .orWhereRaw("c.occupation ilike ?", [pattern])
+        .orWhereRaw("c.complaint ilike ?", [pattern]),
+    );
+  }
+  return query;
+}
+
+export async function getClient(tx: Tx, id: string): Promise<Client> {
+  const row = await tx("client").where({ id }).first<Client | undefined>(columns);
+  if (!row) throw new NotFound("client");
+  return row;
+}
+
+/** Saves a new client under an id the caller made: sending the same one twice makes one client. */
+export async function createClient(tx: Tx, id: string, draft: ClientDraft): Promise<void> {
+  await tx("client")
+    .insert({ id, ...toRow(draft) })
+    .onConflict(["practice_id", "id"])
+    .ignore();
+}
+
+export async function updateClient(tx: Tx, id: string, version: number, draft: ClientDraft): Promise<void> {
+  const changed = await tx("client").where({ id, version }).update(toRow(draft));
+  if (changed) return;
+  await getClient(tx, id);
+  throw new Stale("client");
+}
+
+export async function setArchived(tx: Tx, id: string, archived: boolean): Promise<void> {
+  const changed = await tx("client")
+    .where({ id })
+    .update({ archived_at: archived ? tx.fn.now() : null });
+  if (!changed) throw new NotFound("client");
+}

@@ -1,0 +1,184 @@
+import { addDays, format, parseISO } from "date-fns";
+import type { Knex } from "knex";
+import { seeded, seedOf, type Random } from "../../core/random";
+import type { Listening } from "../../core/light-touch/stations";
+import { stations } from "../../core/light-touch/stations";
+import { closingNote } from "../../core/session/closing-note";
+import { runSteps, type SessionEvent } from "../../core/session/events";
+import { foldRun } from "../../core/session/fold";
+import type { PlannedSession } from "../../core/series/plan";
+import { inPractice, type Tx } from "../database";
+import { createClient } from "../clients";
+import { gradeRestriction, saveListening, saveRestriction } from "../findings";
+import { addPhoto } from "../photos";
+import { hashPassword } from "../practitioners";
+import { saveSeries } from "../series";
+import { appendEvents } from "../session-events";
+import { listVisits } from "../visits";
+import { restrictionsAt } from "./findings";
+import { madeBytes, madePhotos, madePlan } from "./made";
+import { password, people, practice, practitioners, ruben, type Person } from "./people";
+
+/** An id that is the same every time the demo is loaded. */
+export function demoId(name: string): string {
+  const random = seeded(seedOf(`demo ${name}`));
+  const hex = Array.from({ length: 32 }, () => Math.floor(random.uniform() * 16).toString(16)).join("");
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-a${hex.slice(17, 20)}-${hex.slice(20)}`;
+}
+
+/** Loads the demo practice once; false when it is already there. `today` is an ISO day that the dates turn on. */
+export async function loadDemo(db: Knex, today: string): Promise<boolean> {
+  return inPractice(db, practice.id, async (tx) => {
+    await tx.raw("select pg_advisory_xact_lock(4711)");
+    if (await tx("practice").first("practice_id")) return false;
+    await tx("practice").insert({ practice_id: practice.id, name: practice.name });
+    for (const { id, name, email } of practitioners)
+      await tx("practitioner").insert({ id, name, email, password_hash: await hashPassword(password) });
+    for (const person of people) await loadPerson(tx, person, today);
+    await loadRuben(tx);
+    return true;
+  });
+}
+
+const dayOf = (person: Person, visit: number, today: string) =>
+  format(
+    addDays(parseISO(today), person.nextIn + (visit - 1 - person.worked) * person.interval),
+    "yyyy-MM-dd",
+  );
+
+async function loadPerson(tx: Tx, person: Person, today: string): Promise<void> {
+  await createClient(tx, person.id, person);
+  for (let visit = 1; visit <= person.visits; visit++)
+    await tx("visit").insert({
+      id: demoId(`${person.id} visit ${visit}`),
+      client_id: person.id,
+      ordinal: visit,
+      on_date: dayOf(person, visit, today),
+      status: visit <= person.worked ? "closed" : "planned",
+      closing_note:
+        visit <= person.worked && person !== ruben ? "Worked as agreed; written by hand on the day." : "",
+    });
+  const visits = await listVisits(tx, person.id);
+  for (const { grades, ...draft } of restrictionsAt(person, person.worked + 1)) {
+    await saveRestriction(tx, person.id, draft);
+    for (const { visit, moment, grade, tenderness } of grades)
+      await gradeRestriction(tx, {
+        restrictionId: draft.id,
+        visitId: visits[visit - 1]!.id,
+        moment,
+        grade,
+        tenderness,
+      });
+  }
+  if (person.name.startsWith("Maribel"))
+    for (const visit of visits.slice(0, 2)) {
+      await saveListening(tx, visit.id, "before", heard(visit.ordinal, 0));
+      await saveListening(tx, visit.id, "after", heard(visit.ordinal, 0.8));
+    }
+}
+
+/** What hands may have felt: weakest at the head, freer after the work. */
+function heard(visit: number, freer: number): Listening {
+  const random = seeded(seedOf(`heard ${visit} ${freer > 0}`));
+  const level = (base: number) =>
+    Math.max(0, Math.min(3, Math.round(base + freer + 0.25 * visit + 0.5 * random.normal()))) as
+      0 | 1 | 2 | 3;
+  return Object.fromEntries(
+    stations.map(({ key }, i) => {
+      const base = 1.9 - 0.18 * i;
+      const felt = {
+        L: { quality: level(base), amplitude: level(base - 0.1) },
+        R: { quality: level(base - 0.5), amplitude: level(base - 0.6) },
+      };
+      return [
+        key,
+        {
+          ...felt,
+          symmetry: felt.L.quality > felt.R.quality ? "left leads" : "even",
+          rate: { perMinute: Math.round((8 + 0.4 * random.normal()) * 10) / 10, se: 0.2, cycles: 6 },
+        },
+      ];
+    }),
+  ) as Listening;
+}
+
+async function loadRuben(tx: Tx): Promise<void> {
+  const visits = await listVisits(tx, ruben.id);
+  for (const photo of madePhotos()) {
+    const visit = visits[photo.visit - 1]!;
+    await addPhoto(
+      tx,
+      {
+        id: demoId(photo.file),
+        visitId: visit.id,
+        moment: photo.moment,
+        view: photo.view,
+        setup: photo.setup,
+        marks: photo.marks,
+      },
+      { mime: "image/webp", bytes: madeBytes(photo.file) },
+    );
+  }
+  const plan = madePlan();
+  await saveSeries(tx, {
+    id: demoId("series"),
+    clientId: ruben.id,
+    template: "ten-step",
+    settings: {
+      bookedMinutes: 90,
+      thumbBudget: 40,
+      startOn: visits[0]!.onDate,
+      intervalDays: ruben.interval,
+      locks: [],
+    },
+    plan: { ...plan, solvedAt: `${visits[0]!.onDate}T09:00:00.000Z` },
+    version: 0,
+  });
+  for (const visit of visits.filter((each) => each.status === "closed")) {
+    const events = workedEvents(
+      plan.sessions[visit.ordinal - 1]!,
+      visit.onDate,
+      seeded(seedOf(`run ${visit.ordinal}`)),
+      visit.ordinal,
+    );
+    await appendEvents(tx, visit.id, events);
+    await tx("visit")
+      .where({ id: visit.id })
+      .update({ closing_note: closingNote(foldRun(events)) });
+  }
+}
+
+const remarks = [
+  "slower, more towards the sacrum next time",
+  "breath came back here",
+  "warm, left it alone after two passes",
+  "ask about the wrist before this one",
+];
+
+/** A session as it may have gone: near its planned times, one step skipped, an answer and a remark here and there. */
+function workedEvents(session: PlannedSession, day: string, random: Random, visit: number): SessionEvent[] {
+  const steps = runSteps(session);
+  let clock = Date.parse(`${day}T10:05:00Z`);
+  const events: SessionEvent[] = [];
+  const log = (event: Omit<SessionEvent, "id" | "at">) =>
+    events.push({
+      ...event,
+      id: demoId(`event ${visit} ${events.length}`),
+      at: new Date(clock).toISOString(),
+    } as SessionEvent);
+  log({ kind: "started", body: { steps } });
+  const skipped = visit === 2 ? -1 : Math.floor(steps.length * 0.6);
+  const remarked = Math.floor(random.uniform() * (steps.length - 4)) + 2;
+  steps.forEach((step, i) => {
+    if (i === skipped) return log({ kind: "skip", body: { step: i } });
+    if (i % 5 === 3)
+      log({ kind: "pressure", body: { step: i, value: 3 + Math.floor(random.uniform() * 3) } });
+    if (i === remarked) log({ kind: "note", body: { step: i, text: remarks[visit % remarks.length]! } });
+    for (let pass = 0; pass < step.passes; pass++) {
+      clock += Math.round(((step.planned * 1000) / step.passes) * (0.85 + 0.3 * random.uniform()));
+      log({ kind: "next", body: { step: i } });
+    }
+  });
+  log({ kind: "finished", body: {} });
+  return events;
+}

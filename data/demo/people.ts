@@ -1,0 +1,178 @@
+import { neutralPosture, type Posture } from "../../devices/camera/posture";
+import type { ClientDraft } from "../../core/client";
+import type { RestrictionDraft } from "../findings";
+
+/** The invented practice the demo loads. No real person, place or brand. */
+export const practice = { id: "5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a7e01", name: "Kiln Street Bodywork" };
+export const password = "slow warm hands";
+export const practitioners = [
+  { id: "5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a7e11", name: "Odile Marrow", email: "odile@kiln.example" },
+  { id: "5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a7e12", name: "Tamsin Veldt", email: "tamsin@kiln.example" },
+];
+
+export type Found = Omit<RestrictionDraft, "id"> & {
+  tenderness: number;
+  /** Grades before each visit, from the first on. */ grades: (0 | 1 | 2 | 3)[];
+};
+export type Person = ClientDraft & {
+  id: string;
+  /** Visits closed, day of the next one from today, and days between visits. */
+  worked: number;
+  nextIn: number;
+  interval: number;
+  visits: number;
+  found: Found[];
+};
+
+const person = (n: number, rest: Omit<Person, "id">): Person => ({
+  id: `5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e${String(n).padStart(2, "0")}`,
+  ...rest,
+});
+const found = (
+  region: Found["region"],
+  structure: string,
+  side: Found["side"],
+  layer: Found["layer"],
+  quality: Found["quality"],
+  grades: Found["grades"],
+  tenderness = 0,
+  bind: Found["bind"] = "",
+  ease: Found["ease"] = "",
+): Found => ({
+  region,
+  structure: `${region}.${structure}`,
+  side,
+  layer,
+  quality,
+  grades,
+  tenderness,
+  bind,
+  ease,
+});
+
+export const ruben = person(1, {
+  name: "Ruben Asplund",
+  born: "1985-02-17",
+  occupation: "luthier",
+  complaint: "By Thursday my low back is done and the right shoulder hangs.",
+  complaintRegion: "low-back",
+  statureMm: 1790,
+  pressureCeiling: 6,
+  worked: 4,
+  nextIn: 0,
+  interval: 9,
+  visits: 10,
+  found: [
+    found("low-back", "lumbar-erectors", "both", "SM", "band", [3, 3, 2, 2, 2], 5, "head", "feet"),
+    found("shoulder", "middle-trapezius", "R", "SM", "drag", [2, 2, 2, 1, 1], 3, "out", "in"),
+    found("neck", "upper-trapezius", "R", "SM", "band", [3, 2, 2, 2, 1], 6, "feet", "head"),
+    found("chest", "pectoralis-minor", "R", "DM", "tether", [3, 3, 3, 2, 2], 4, "out", "in"),
+    found("pelvis", "hip-rotators", "R", "DM", "nodule", [3, 3, 3, 3, 3], 5, "in", "out"),
+    found("thigh", "hamstrings", "both", "SM", "drag", [2, 2, 1, 1, 1], 0, "feet", "head"),
+    found("belly", "iliopsoas", "R", "DM", "tether", [2, 2, 2, 2, 2], 3, "feet", "head"),
+    found("leg", "calf", "L", "SM", "drag", [2, 1, 1, 1, 0]),
+  ],
+});
+
+export const rubenStance: Posture = {
+  ...neutralPosture,
+  stature: 1790,
+  headTilt: 3.2,
+  shoulderTilt: 5.4,
+  pelvisTiltFrontal: -2.6,
+  trunkShift: -17,
+  headShift: -8,
+  headForward: 46,
+  shouldersForward: 24,
+  pelvisTiltSagittal: 9.5,
+  kyphosis: 18,
+  lordosis: 12,
+  lean: 0.8,
+  kneeInL: 5,
+  kneeInR: 9,
+  kneesBack: 10,
+};
+
+/** How much of his stance has eased, before and after each visit: what the simulated body did, not what was measured. */
+export const rubenEased = { before: [0, 0.12, 0.2, 0.27, 0.38], after: [0.22, 0.32, 0.42, 0.48] };
+
+export const people: Person[] = [
+  ruben,
+  person(2, {
+    name: "Ines Okafor-Lind",
+    born: "1992-06-03",
+    occupation: "bell-ringer",
+    complaint: "The right shoulder blade sticks out like a wing and tires first.",
+    complaintRegion: "shoulder",
+    statureMm: 1680,
+    pressureCeiling: 5,
+    worked: 1,
+    nextIn: 0,
+    interval: 7,
+    visits: 3,
+    found: [
+      found("shoulder", "serratus-anterior", "R", "SM", "drag", [3, 3], 4, "front", "back"),
+      found("shoulder", "rhomboids", "R", "DM", "band", [2, 2], 3, "in", "out"),
+      found("chest", "pectoralis-minor", "R", "DM", "tether", [2, 2], 2, "out", "in"),
+    ],
+  }),
+  person(3, {
+    name: "Petra Havlicek",
+    born: "1968-11-22",
+    occupation: "ferry pilot",
+    complaint: "My ribs feel like a barrel that will not open.",
+    complaintRegion: "chest",
+    statureMm: 1640,
+    pressureCeiling: 3,
+    worked: 0,
+    nextIn: 1,
+    interval: 10,
+    visits: 1,
+    found: [found("chest", "pectoral-fascia", "both", "DF", "drag", [3], 2, "out", "in")],
+  }),
+  person(4, {
+    name: "Jonah Teague",
+    born: "1999-04-09",
+    occupation: "trail surveyor",
+    complaint: "First steps in the morning, under the left heel.",
+    complaintRegion: "leg",
+    statureMm: 1830,
+    pressureCeiling: 7,
+    worked: 0,
+    nextIn: 2,
+    interval: 8,
+    visits: 1,
+    found: [
+      found("leg", "sole-of-the-foot", "L", "DF", "drag", [3], 6, "feet", "head"),
+      found("leg", "calf", "L", "SM", "band", [2], 4, "feet", "head"),
+    ],
+  }),
+  person(5, {
+    name: "Maribel Sato-Wren",
+    born: "1980-01-30",
+    occupation: "tile setter",
+    complaint: "Since the rear-end collision my head does not sit on top any more.",
+    complaintRegion: "neck",
+    statureMm: 1600,
+    pressureCeiling: 3,
+    worked: 2,
+    nextIn: 4,
+    interval: 7,
+    visits: 3,
+    found: [found("neck", "suboccipitals", "both", "DM", "tether", [3, 3, 2], 5, "feet", "head")],
+  }),
+  person(6, {
+    name: "Desmond Achterberg",
+    born: "1963-08-14",
+    occupation: "retired diver",
+    complaint: "Keep me moving. The new knee is good, the hip above it is not.",
+    complaintRegion: "pelvis",
+    statureMm: 1760,
+    pressureCeiling: 4,
+    worked: 0,
+    nextIn: 6,
+    interval: 28,
+    visits: 1,
+    found: [],
+  }),
+];

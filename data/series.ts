@@ -1,0 +1,75 @@
+import type { Lock, Plan } from "../core/series/plan";
+import type { Tx } from "./database";
+import { Stale } from "./errors";
+
+/** What the practitioner chose for a series; targets come from the findings when it is solved. */
+export type SeriesSettings = {
+  bookedMinutes: number;
+  thumbBudget: number;
+  /** ISO day of the first session, and days between sessions. */
+  startOn: string;
+  intervalDays: number;
+  locks: Lock[];
+};
+
+export type StoredPlan = Plan & {
+  /** The targets the plan was solved for, so that its reasons stay those of its day. */
+  targets: import("../core/series/plan").Target[];
+  solvedAt: string;
+};
+
+export type Series = {
+  id: string;
+  clientId: string;
+  template: string;
+  settings: SeriesSettings;
+  plan: StoredPlan | null;
+  version: number;
+};
+
+const columns = {
+  id: "id",
+  clientId: "client_id",
+  template: "template",
+  settings: "settings",
+  plan: "plan",
+  version: "version",
+} as const;
+
+export const seriesOf = (tx: Tx, clientId: string): Promise<Series | undefined> =>
+  tx("series").where({ client_id: clientId }).first<Series | undefined>(columns);
+
+/**
+ * Saves a client's series. `version` 0 means there was none when the page was loaded; any other must still be the
+ * stored one, or somebody else changed it meanwhile.
+ */
+export async function saveSeries(
+  tx: Tx,
+  series: {
+    id: string;
+    clientId: string;
+    template: string;
+    settings: SeriesSettings;
+    plan: StoredPlan | null;
+    version: number;
+  },
+): Promise<void> {
+  const values = {
+    template: series.template,
+    settings: JSON.stringify(series.settings),
+    plan: series.plan ? JSON.stringify(series.plan) : null,
+  };
+  if (series.version === 0) {
+    const added = await tx("series")
+      .insert({ id: series.id, client_id: series.clientId, ...values })
+      .onConflict(["practice_id", "client_id"])
+      .ignore()
+      .returning("id");
+    if (added.length === 0) throw new Stale("series");
+    return;
+  }
+  const changed = await tx("series")
+    .where({ client_id: series.clientId, version: series.version })
+    .update(values);
+  if (!changed) throw new Stale("series");
+}

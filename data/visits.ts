@@ -1,0 +1,116 @@
+import { randomUUID } from "node:crypto";
+import type { Tx } from "./database";
+import { NotFound, Stale } from "./errors";
+
+export type VisitStatus = "planned" | "open" | "closed";
+export type Visit = {
+  id: string;
+  clientId: string;
+  ordinal: number;
+  /** ISO day. */
+  onDate: string;
+  status: VisitStatus;
+  closingNote: string;
+  version: number;
+};
+
+const columns = {
+  id: "id",
+  clientId: "client_id",
+  ordinal: "ordinal",
+  onDate: "on_date",
+  status: "status",
+  closingNote: "closing_note",
+  version: "version",
+} as const;
+
+export const listVisits = (tx: Tx, clientId: string): Promise<Visit[]> =>
+  tx("visit").select<Visit[]>(columns).where({ client_id: clientId }).orderBy("ordinal");
+
+export async function getVisit(tx: Tx, id: string): Promise<Visit> {
+  const visit = await tx("visit").where({ id }).first<Visit | undefined>(columns);
+  if (!visit) throw new NotFound("visit");
+  return visit;
+}
+
+/** Visits of all clients between two days, with the client's name, for agenda and calendar. */
+export const visitsBetween = (
+  tx: Tx,
+  from: string,
+  to: string,
+): Promise<(Visit & { clientName: string })[]> =>
+  tx("visit as v")
+    .join("client as c", "c.id", "v.client_id")
+    .whereNull("c.archived_at")
+    .whereBetween("v.on_date", [from, to])
+    .orderBy(["v.on_date", "c.name"])
+    .select({
+      ...Object.fromEntries(Object.entries(columns).map(([key, column]) => [key, `v.${column}`])),
+      clientName: "c.name",
+    });
+
+/** Visits whose run sheet was started and never finished. */
+export const unfinishedVisits = (tx: Tx): Promise<(Visit & { clientName: string })[]> =>
+  tx("visit as v")
+    .join("client as c", "c.id", "v.client_id")
+    .where("v.status", "open")
+    .whereNull("c.archived_at")
+    .orderBy("v.on_date")
+    .select({
+      ...Object.fromEntries(Object.entries(columns).map(([key, column]) => [key, `v.${column}`])),
+      clientName: "c.name",
+    });
+
+/** Makes sure visits 1…dates.length exist; planned ones move to their new date, others stay. */
+export async function planVisits(tx: Tx, clientId: string, dates: readonly string[]): Promise<void> {
+  const there = await listVisits(tx, clientId);
+  for (const [i, date] of dates.entries()) {
+    const visit = there.find((each) => each.ordinal === i + 1);
+    if (!visit)
+      await tx("visit")
+        .insert({ id: randomUUID(), client_id: clientId, ordinal: i + 1, on_date: date, status: "planned" })
+        .onConflict(["practice_id", "client_id", "ordinal"])
+        .ignore();
+    else if (visit.status === "planned" && visit.onDate !== date)
+      await tx("visit").where({ id: visit.id, status: "planned" }).update({ on_date: date });
+  }
+  // Visits beyond the series' length go, unless something was recorded in them.
+  const beyond = there.filter((visit) => visit.ordinal > dates.length && visit.status === "planned");
+  for (const visit of beyond)
+    if (!(await hasRecords(tx, visit.id))) await tx("visit").where({ id: visit.id }).del();
+}
+
+async function hasRecords(tx: Tx, visitId: string): Promise<boolean> {
+  for (const table of ["photo", "restriction_grade", "listening", "session_event"])
+    if (await tx(table).where({ visit_id: visitId }).first("visit_id")) return true;
+  return false;
+}
+
+/** The visit the workspace shows when none is chosen: the first that is not closed, else a new one. */
+export async function currentVisit(tx: Tx, clientId: string, today: string): Promise<Visit> {
+  const visits = await listVisits(tx, clientId);
+  const next = visits.find((visit) => visit.status !== "closed");
+  if (next) return next;
+  await tx("visit")
+    .insert({
+      id: randomUUID(),
+      client_id: clientId,
+      ordinal: visits.length + 1,
+      on_date: today,
+      status: "planned",
+    })
+    .onConflict(["practice_id", "client_id", "ordinal"])
+    .ignore();
+  return (await listVisits(tx, clientId)).at(-1)!;
+}
+
+export async function setVisitStatus(tx: Tx, id: string, status: VisitStatus): Promise<void> {
+  await tx("visit").where({ id }).whereNot({ status }).update({ status });
+}
+
+export async function closeVisit(tx: Tx, id: string, version: number, note: string): Promise<void> {
+  const changed = await tx("visit").where({ id, version }).update({ status: "closed", closing_note: note });
+  if (changed) return;
+  await getVisit(tx, id);
+  throw new Stale("visit");
+}

@@ -1,0 +1,121 @@
+import type { PointKey } from "../../core/anatomy/landmarks";
+import type { Marks, PhotoSetup, Px } from "../../core/measure/calibration";
+import { pointsOfView, type View } from "../../core/measure/view";
+import { toRadians, type Degrees, type Millimetres } from "../../core/units";
+import { bodyOf } from "./body";
+import { join, type Field, type Solid } from "./field";
+import { poseOf } from "./pose";
+import type { Posture } from "./posture";
+import { landmarksOf, type Truth } from "./truth";
+import { dot, type Vec3 } from "./vector";
+
+/** How the stand-in camera is set up. */
+export type CameraSettings = {
+  view: View;
+  width: number;
+  height: number;
+  /** Lens to the plane of plumb and stick. */
+  distance: Millimetres;
+  lensHeight: Millimetres;
+  /** Camera turned about its own axis, clockwise. */
+  roll: Degrees;
+  /** The figure turned out of the picture's plane. */
+  yaw: Degrees;
+  /** Sensor noise, SD in grey levels of 255. */
+  noise: number;
+  seed: number;
+};
+
+export const usualCamera: Omit<CameraSettings, "view"> = {
+  width: 720,
+  height: 1080,
+  distance: 3000,
+  lensHeight: 950,
+  roll: 0,
+  yaw: 0,
+  noise: 2,
+  seed: 1,
+};
+
+export const stickLength: Millimetres = 1800;
+/** Plumb and stick hang this far to the left and right of the figure, in the plane of its ankles. */
+export const plumbAt: Millimetres = -440;
+export const stickAt: Millimetres = 440;
+export const plumbTop: Millimetres = 1980;
+export const plumbFoot: Millimetres = 60;
+
+/** The camera's own frame: `right` and `near` are directions in the body frame. */
+export type Frame = { right: Vec3; near: Vec3; focal: number; cos: number; sin: number };
+
+const facing: Record<View, { right: Vec3; near: Vec3 }> = {
+  front: { right: [1, 0, 0], near: [0, 0, 1] },
+  back: { right: [-1, 0, 0], near: [0, 0, -1] },
+  left: { right: [0, 0, -1], near: [1, 0, 0] },
+  right: { right: [0, 0, 1], near: [-1, 0, 0] },
+};
+
+export function frameOf(camera: CameraSettings): Frame {
+  const yaw = toRadians(camera.yaw);
+  const turn = ([x, , z]: Vec3): Vec3 => [
+    x * Math.cos(yaw) + z * Math.sin(yaw),
+    0,
+    z * Math.cos(yaw) - x * Math.sin(yaw),
+  ];
+  // The room from floor to above the plumb's hook fills the picture, whatever the lens height.
+  const half = Math.max(camera.lensHeight + 110, 2060 - camera.lensHeight);
+  const roll = toRadians(camera.roll);
+  return {
+    right: turn(facing[camera.view].right),
+    near: turn(facing[camera.view].near),
+    focal: (camera.height / 2 / half) * camera.distance,
+    cos: Math.cos(roll),
+    sin: Math.sin(roll),
+  };
+}
+
+/** Where a place in the room falls in the picture; `across` and `near` are in the camera's frame (mm). */
+export function project(camera: CameraSettings, frame: Frame, across: number, up: number, near: number): Px {
+  const k = frame.focal / (camera.distance - near);
+  const x = across * k;
+  const y = (up - camera.lensHeight) * k;
+  return {
+    x: camera.width / 2 + x * frame.cos - y * frame.sin,
+    y: camera.height / 2 - (y * frame.cos + x * frame.sin),
+  };
+}
+
+/** A posed figure: its surface and its true landmarks. */
+export type Figure = { solids: readonly Solid[]; truth: Truth; stature: Millimetres };
+
+export function figureOf(posture: Posture): Figure {
+  const pose = poseOf(posture);
+  const solids = bodyOf(posture.stature, pose);
+  const field: Field = join(solids);
+  return { solids, truth: landmarksOf(posture.stature, pose, field), stature: posture.stature };
+}
+
+/** Where plumb, stick and every landmark of the view truly fall in the picture (px). */
+export function trueMarks(figure: Figure, camera: CameraSettings): Marks {
+  const frame = frameOf(camera);
+  const marks: Marks = {
+    "plumb.top": project(camera, frame, plumbAt, plumbTop, 0),
+    "plumb.foot": project(camera, frame, plumbAt, plumbFoot, 0),
+    "stick.top": project(camera, frame, stickAt, stickLength, 0),
+    "stick.foot": project(camera, frame, stickAt, 0, 0),
+  };
+  for (const point of pointsOfView[camera.view]) {
+    const place = figure.truth[point as PointKey]!;
+    marks[point] = project(camera, frame, dot(place, frame.right), place[1], dot(place, frame.near));
+  }
+  return marks;
+}
+
+/** What a practitioner would note down about this picture's set-up. */
+export const setupOf = (camera: CameraSettings, stature: Millimetres): PhotoSetup => ({
+  width: camera.width,
+  height: camera.height,
+  stickLength,
+  cameraDistance: camera.distance,
+  cameraHeight: camera.lensHeight,
+  stature,
+});

@@ -1,0 +1,150 @@
+// npm test: every check, from an empty machine; ends with "N passed, N failed".
+// `npm test -- unit` or `npm test -- browser` runs a part; `-- -t words` narrows both.
+import { mkdtempSync, readFileSync, existsSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import {
+  bin,
+  build,
+  debianPackage,
+  freePort,
+  installPackages,
+  isRoot,
+  main,
+  root,
+  run,
+  step,
+} from "./lib/steps.mjs";
+import { spawn } from "node:child_process";
+import { chmodSync } from "node:fs";
+
+main(async () => {
+  const asked = process.argv.slice(2).filter((word) => ["checks", "unit", "browser"].includes(word));
+  const rest = process.argv.slice(2).filter((word) => !asked.includes(word));
+  const wants = (part) => asked.length === 0 || asked.includes(part);
+  let passed = 0;
+  let failed = 0;
+  const count = (good, bad) => {
+    passed += good;
+    failed += bad;
+  };
+  /** A check that counts as one test; its output is shown when it fails. */
+  const check = async (name, work) => {
+    try {
+      await step(name, work);
+      count(1, 0);
+    } catch (error) {
+      console.log(error.output ?? error.message);
+      count(0, 1);
+    }
+  };
+
+  await installPackages();
+  const { Cluster, program } = await import("./lib/postgres.mjs");
+
+  if (wants("checks")) {
+    await check("format", () =>
+      run(process.execPath, [bin("prettier"), "--check", "--log-level", "warn", "."]),
+    );
+    await check("lint", () => run(process.execPath, [bin("eslint"), "--max-warnings", "0", "."]));
+    await check("types", async () => {
+      await run(process.execPath, [bin("react-router"), "typegen"]);
+      await run(process.execPath, [bin("tsc")]);
+    });
+    await check("boundaries", () =>
+      run(process.execPath, [
+        bin("depcruise"),
+        "--config",
+        ".dependency-cruiser.cjs",
+        "core",
+        "data",
+        "devices",
+        "app",
+      ]),
+    );
+  }
+
+  const folder = mkdtempSync(join(tmpdir(), "ember-test-"));
+  if (isRoot()) chmodSync(folder, 0o711);
+  const cluster = new Cluster(folder, { durable: false });
+  try {
+    await step("throwaway PostgreSQL", async () => {
+      await cluster.start();
+      await cluster.database();
+    });
+    const urls = {
+      super: cluster.url("super", "postgres"),
+      owner: cluster.url("owner"),
+      app: cluster.url("app"),
+    };
+    if (wants("unit")) {
+      const report = join(folder, "jest.json");
+      await step("unit and data tests", async () => {
+        await run(
+          process.execPath,
+          [bin("jest"), "--json", `--outputFile=${report}`, "--testLocationInResults", ...rest],
+          { env: { EMBER_TEST_CLUSTER: JSON.stringify(urls), NODE_ENV: "test" } },
+        ).catch((error) => {
+          if (!existsSync(report)) throw error;
+          console.log(error.output);
+        });
+        const result = JSON.parse(readFileSync(report, "utf8"));
+        count(result.numPassedTests, result.numFailedTests + result.numRuntimeErrorTestSuites);
+        return `${result.numPassedTests} passed, ${result.numFailedTests} failed`;
+      });
+    }
+    if (wants("browser")) {
+      await build();
+      await step("browser", async () => {
+        if (!program("/usr/bin/chromium")) await debianPackage("chromium", "Chromium");
+      });
+      const port = await freePort();
+      const env = {
+        NODE_ENV: "production",
+        APP_DATABASE_URL: urls.app,
+        OWNER_DATABASE_URL: urls.owner,
+        EMBER_DEMO: "1",
+        LOG_LEVEL: "warn",
+        PORT: String(port),
+      };
+      const server = spawn(process.execPath, ["scripts/serve.mjs"], {
+        cwd: root,
+        env: { ...process.env, ...env },
+        stdio: ["ignore", "pipe", "inherit"],
+      });
+      try {
+        await step("server with demo data", () => waitFor(`http://127.0.0.1:${port}/readyz`));
+        const report = join(folder, "playwright.json");
+        await step("browser journeys", async () => {
+          await run(process.execPath, [bin("playwright"), "test", ...rest], {
+            env: {
+              ...env,
+              BASE_URL: `http://127.0.0.1:${port}`,
+              PLAYWRIGHT_JSON_OUTPUT_NAME: report,
+              EMBER_TEST_CLUSTER: JSON.stringify(urls),
+            },
+          }).catch((error) => console.log(error.output));
+          const { stats } = JSON.parse(readFileSync(report, "utf8"));
+          count(stats.expected + stats.flaky, stats.unexpected);
+          return `${stats.expected} passed, ${stats.unexpected} failed`;
+        });
+      } finally {
+        server.kill("SIGTERM");
+      }
+    }
+  } finally {
+    await cluster.stop();
+    cluster.remove();
+  }
+  console.log(`\n${passed} passed, ${failed} failed`);
+  process.exit(failed > 0 ? 1 : 0);
+});
+
+async function waitFor(url) {
+  for (let i = 0; i < 240; i++) {
+    const answer = await fetch(url).catch(() => undefined);
+    if (answer?.ok) return;
+    await new Promise((resolve) => setTimeout(resolve, 250));
+  }
+  throw new Error(`${url} did not answer within a minute`);
+}
