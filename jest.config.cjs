@@ -17,5 +17,5 @@ module.exports = {
       },
     ],
   },
-  transformIgnorePatterns: ["/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates)/)"],
+  transformIgnorePatterns: ["/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|glpk.js)/)"],
 };

@@ -2,7 +2,6 @@ import "@fontsource-variable/atkinson-hyperlegible-next";
 import "@fontsource-variable/bricolage-grotesque";
 import CssBaseline from "@mui/material/CssBaseline";
 import { ThemeProvider } from "@mui/material/styles";
-import { SnackbarProvider } from "notistack";
 import { useMemo, type ReactNode } from "react";
 import {
   Links,
@@ -15,6 +14,7 @@ import {
 } from "react-router";
 import type { Route } from "./+types/root";
 import { nonceContext } from "./nonce";
+import { Notices } from "./ui/notices";
 import { FaultPage } from "./ui/fault-page";
 import { makeTheme } from "./ui/theme";
 
@@ -61,13 +61,7 @@ function Themed({ children, dim }: { children: ReactNode; dim: boolean }) {
   return (
     <ThemeProvider theme={theme}>
       <CssBaseline />
-      <SnackbarProvider
-        maxSnack={3}
-        autoHideDuration={8000}
-        anchorOrigin={{ vertical: "bottom", horizontal: "right" }}
-      >
-        {children}
-      </SnackbarProvider>
+      <Notices>{children}</Notices>
     </ThemeProvider>
   );
 }

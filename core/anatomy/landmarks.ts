@@ -65,7 +65,7 @@ export const landmarks = {
     placing: 3,
   },
   asis: {
-    name: "Anterior superior iliac spine (ASIS)",
+    name: "ASIS",
     paired: true,
     lateral: 0.07,
     forward: 0.075,
@@ -74,7 +74,7 @@ export const landmarks = {
     placing: 5,
   },
   psis: {
-    name: "Posterior superior iliac spine (PSIS)",
+    name: "PSIS",
     paired: true,
     lateral: 0.027,
     forward: -0.051,

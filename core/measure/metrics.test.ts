@@ -50,7 +50,8 @@ describe("calibration", () => {
   });
 
   it("is undefined until all four ends are marked, or when two of them coincide", () => {
-    const { "stick.top": _gone, ...rest } = references;
+    const { "plumb.top": top, "plumb.foot": foot, "stick.foot": end } = references;
+    const rest = { "plumb.top": top, "plumb.foot": foot, "stick.foot": end };
     expect(calibrate({ ...scene("front", {}), marks: rest })).toBeUndefined();
     expect(calibrate(scene("front", { "stick.top": references["stick.foot"] }))).toBeUndefined();
   });

@@ -36,9 +36,10 @@ export function whyStep(
       const item = coverageItems(input).find((each) => each.id === `target ${target.id}`);
       return { target, dose: item ? doseOfStep(step, item) : 0, item };
     })
-    .filter(({ dose }) => dose >= 0.5)
+    .filter(({ dose }) => dose > 0)
     .sort((a, b) => b.target.weight * b.dose - a.target.weight * a.dose);
-  for (const { target, dose, item } of served.slice(0, 3))
+  const clearly = served.filter(({ dose }) => dose >= 0.5);
+  for (const { target, dose, item } of clearly.slice(0, 3))
     reasons.push(
       `${target.because} It gets ${minutes(dose)} here, ${minutes(delivered(item!, sessions))} of the ${minutes(target.wanted)} wanted over the series.`,
     );
@@ -67,6 +68,8 @@ export function whyStep(
     reasons.push(
       `The complaint's own region, ${regionName(complaint).toLowerCase()}, gets some work every session.`,
     );
+  if (reasons.length === 0 && served[0])
+    reasons.push(`It adds a little to ${served[0].target.name}, in time that nothing else could use better.`);
   return reasons.length > 0 ? reasons : ["It fills time that nothing else could use better."];
 }
 

@@ -139,8 +139,11 @@ export function minutesByPlace(session: PlannedSession): Map<RegionKey, number[]
   const places = new Map<RegionKey, number[]>(regionKeys.map((region) => [region, [0, 0, 0, 0, 0]]));
   for (const step of session.steps) {
     const minutes = "mid" in step.minutes ? step.minutes.mid : step.minutes.L + step.minutes.R;
-    for (const dose of techniqueOf(step.technique).doses)
-      places.get(dose.region)![depthOf(dose.layer) - 1]! += dose.share * minutes;
+    const technique = techniqueOf(step.technique);
+    // gentle joint movement and light touch do not go as deep as what they reach
+    const deepest = Math.max(1, workingDepth(technique));
+    for (const dose of technique.doses)
+      places.get(dose.region)![Math.min(depthOf(dose.layer), deepest) - 1]! += dose.share * minutes;
   }
   return places;
 }

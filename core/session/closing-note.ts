@@ -5,6 +5,8 @@ import { elapsed, type RunState } from "./fold";
 const minutes = (seconds: number) => `${Math.max(1, Math.round(seconds / 60))} min`;
 const sideWord: Record<BodySide, string> = { L: "left", R: "right", mid: "" };
 
+const sided = (name: string, side: BodySide) => (sideWord[side] ? `${name}, ${sideWord[side]}` : name);
+
 /** A draft of the visit's note, from what the log holds. The practitioner corrects it; nothing is invented. */
 export function closingNote(state: RunState): string {
   if (state.startedAt === undefined) return "";
@@ -16,25 +18,22 @@ export function closingNote(state: RunState): string {
     `${minutes(elapsed(state, state.finishedAt ?? state.startedAt))} at the table, ${worked.length} of ${state.steps.length} steps.`,
   );
 
-  const byTechnique = new Map<string, string[]>();
-  for (const { step, done, name } of worked) {
-    const side = sideWord[step.side];
-    const longest = done.holds.length > 1 ? `, longest hold ${Math.max(...done.holds)} s` : "";
-    byTechnique.set(name, [
-      ...(byTechnique.get(name) ?? []),
-      `${side ? `${side} ` : ""}${minutes(done.spent)}${longest}`,
-    ]);
-  }
+  const byTechnique = new Map<string, number>();
+  for (const { done, name } of worked) byTechnique.set(name, (byTechnique.get(name) ?? 0) + done.spent);
   if (byTechnique.size > 0)
-    lines.push(
-      `Worked: ${[...byTechnique].map(([name, parts]) => `${name} (${parts.join("; ")})`).join(", ")}.`,
-    );
+    lines.push(`Worked: ${[...byTechnique].map(([name, spent]) => `${name} ${minutes(spent)}`).join(", ")}.`);
+
+  // what took much longer than planned to let go is worth remembering
+  const slow = worked.flatMap(({ step, done, name }) => {
+    const longest = Math.max(0, ...done.holds);
+    const planned = step.planned / step.passes;
+    return longest >= 30 && longest > 1.5 * planned ? [`${sided(name, step.side)} ${longest} s`] : [];
+  });
+  if (slow.length > 0) lines.push(`Slow to let go: ${slow.join("; ")}.`);
 
   const skipped = state.steps
     .filter((_, i) => state.states[i]!.outcome === "skipped")
-    .map(
-      (step) => `${techniqueOf(step.technique).name}${sideWord[step.side] ? `, ${sideWord[step.side]}` : ""}`,
-    );
+    .map((step) => sided(techniqueOf(step.technique).name, step.side));
   if (skipped.length > 0) lines.push(`Left out: ${skipped.join("; ")}.`);
 
   const answers = state.steps.flatMap((step, i) => {
@@ -55,7 +54,6 @@ export function closingNote(state: RunState): string {
     done: state.states[i]!,
     name: techniqueOf(step.technique).name,
   })))
-    for (const note of done.notes)
-      lines.push(`${name}${sideWord[step.side] ? `, ${sideWord[step.side]}` : ""}: ${note}`);
+    for (const note of done.notes) lines.push(`${sided(name, step.side)}: ${note}`);
   return lines.join("\n");
 }

@@ -75,7 +75,7 @@ export const catalogue: readonly Technique[] = [
     "Settling touch",
     "Two still palms. Match the breath before anything moves.",
     "SF A D open 2(1) 2",
-    "low-back*.3",
+    "low-back*.2",
     whole,
   ),
   row(
@@ -287,7 +287,7 @@ export const catalogue: readonly Technique[] = [
     "high-side-in",
     "High side in",
     "Hook the tissue of the higher side at a slant and carry it to the midline, level by level; draw the low side away. Look again from the head.",
-    "DM P D balance 5(3) 5 f2",
+    "DM P A balance 5(3) 5 f2",
     "upper-back*.7 low-back*.7",
     whole,
   ),

@@ -78,23 +78,23 @@ export const rubenStance: Posture = {
   ...neutralPosture,
   stature: 1790,
   headTilt: 3.2,
-  shoulderTilt: 5.4,
+  shoulderTilt: 7.2,
   pelvisTiltFrontal: -2.6,
-  trunkShift: -17,
+  trunkShift: -26,
   headShift: -8,
-  headForward: 46,
+  headForward: 62,
   shouldersForward: 24,
-  pelvisTiltSagittal: 9.5,
-  kyphosis: 18,
-  lordosis: 12,
-  lean: 0.8,
+  pelvisTiltSagittal: 14,
+  kyphosis: 20,
+  lordosis: 10,
+  lean: 1.4,
   kneeInL: 5,
   kneeInR: 9,
   kneesBack: 10,
 };
 
 /** How much of his stance has eased, before and after each visit: what the simulated body did, not what was measured. */
-export const rubenEased = { before: [0, 0.12, 0.2, 0.27, 0.38], after: [0.22, 0.32, 0.42, 0.48] };
+export const rubenEased = { before: [0, 0.2, 0.33, 0.46, 0.6], after: [0.3, 0.45, 0.55, 0.68] };
 
 export const people: Person[] = [
   ruben,

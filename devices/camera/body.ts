@@ -88,7 +88,7 @@ export function bodyOf(stature: number, pose: Pose): Solid[] {
     rod(at(side * 0.014, 0.817, 0.0285), at(side * 0.09, 0.822, 0.006), 0.005, 0.006, 0.018);
     ball(at(side * 0.103, 0.799, -0.002), 0.0275, 0.034, 0.0315, 0.03);
   }
-  ball(at(0, 0.6, 0.056), 0.05, 0.075, 0.015, 0.05);
+  ball(at(0, 0.6, 0.05), 0.048, 0.07, 0.014, 0.06);
   solids.push(cone(at(0, 0.8, -0.079), at(0, 0.62, -0.051), s(0.007), s(0.007), -s(0.028))); // groove of the spine
 
   // arms: a little away from the body and bent forward, so that the low back shows from the side

@@ -1,4 +1,4 @@
-import { execFile } from "node:child_process";
+import { spawn } from "node:child_process";
 import { randomBytes } from "node:crypto";
 import {
   accessSync,
@@ -45,27 +45,20 @@ function serverUser() {
   return { uid: Number(uid), gid: Number(gid) };
 }
 
-const asServer = (program, args) =>
+/** Runs one of the server's programs as its user. `quiet`: nothing of its output is held open (pg_ctl start). */
+const asServer = (program, args, { quiet = false } = {}) =>
   new Promise((done, fail) => {
-    // a server that is started keeps its output open: nothing may wait for that
-    const child = execFile(
-      program,
-      args,
-      {
-        cwd: "/",
-        ...serverUser(),
-        env: { ...process.env, LC_ALL: "C.UTF-8" },
-        ...(args.includes("start") ? { stdio: "ignore" } : {}),
-      },
-      (error, stdout, stderr) =>
-        error
-          ? fail(Object.assign(error, { message: `${program}: ${stderr || error.message}` }))
-          : done(stdout),
-    );
-    if (args.includes("start")) {
-      child.stdout?.destroy();
-      child.stderr?.destroy();
-    }
+    const child = spawn(program, args, {
+      cwd: "/",
+      ...serverUser(),
+      env: { ...process.env, LC_ALL: "C.UTF-8" },
+      stdio: quiet ? "ignore" : ["ignore", "pipe", "pipe"],
+    });
+    let output = "";
+    child.stdout?.on("data", (chunk) => (output += chunk));
+    child.stderr?.on("data", (chunk) => (output += chunk));
+    child.on("error", fail);
+    child.on("close", (code) => (code === 0 ? done(output) : fail(new Error(`${program} ended with ${code}. ${output}`))));
   });
 
 /** Whether every folder above can be entered by the server's user. */
@@ -118,9 +111,7 @@ export class Cluster {
       "-l",
       join(this.data, "server.log"),
       "-o",
-      options.join(" "),
-      "start",
-    ]);
+      options.join(" "), "start"], { quiet: true });
     return undefined;
   }
 

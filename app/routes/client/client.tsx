@@ -44,7 +44,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
         depth: planned ? depthOf(planned.ceiling) : 1,
         light: planned?.light ?? false,
         state: each.status === "closed" ? "done" : each === current ? "current" : "planned",
-        ...(kept === undefined ? {} : { kept: `kept ${Math.round(kept * 100)}%` }),
+        ...(kept === undefined ? {} : { kept: `kept ${Math.max(0, Math.round(kept * 100))}%` }),
       };
     });
     return { client, age: ageOn(client.born, today()), visit, today: today(), strip };

@@ -49,7 +49,7 @@ export function PathStrip({ visits, shown }: { visits: readonly StripVisit[]; sh
               {node.kept && before && (
                 <text
                   x={(node.x + before.x) / 2}
-                  y={(node.y + before.y) / 2 - 9}
+                  y={Math.min(node.y, before.y) - 9}
                   textAnchor="middle"
                   fontSize={12}
                   fill={tokens.inkSoft}

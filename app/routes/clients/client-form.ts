@@ -2,7 +2,8 @@ import { number, object, string, type InferType } from "yup";
 import { regionKeys, type RegionKey } from "~core/anatomy/regions";
 import type { Client, ClientDraft } from "~core/client";
 
-const blank = (value: unknown, original: unknown) => (original === "" || original == null ? null : value);
+const blank = (value: unknown, original: unknown) =>
+  original === "" || original === null || original === undefined ? null : value;
 
 /** One schema for the form and for the action. Messages name the field, the rule and, where it helps, the value. */
 export const clientSchema = object({

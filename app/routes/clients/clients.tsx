@@ -5,7 +5,6 @@ import MuiLink from "@mui/material/Link";
 import Search from "@mui/icons-material/Search";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
-import { enqueueSnackbar } from "notistack";
 import { useEffect, useRef } from "react";
 import { Link, useFetcher, useSearchParams, useSubmit } from "react-router";
 import type { Route } from "./+types/clients";
@@ -13,6 +12,7 @@ import { ageOn } from "~core/client";
 import { answering, session } from "~app/session.server";
 import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
+import { useNotify } from "~app/ui/notices";
 import { Empty, Page } from "~app/ui/page";
 import { listClients, setArchived } from "~data/clients";
 import { Progress } from "./progress";
@@ -175,6 +175,7 @@ export default function Clients({ loaderData: { clients, archived, today } }: Ro
 
 function ArchiveButton({ id, name, archived }: { id: string; name: string; archived: boolean }) {
   const fetcher = useFetcher();
+  const notify = useNotify();
   // The row, and this component with it, is gone once archived: undo must not depend on it.
   const submit = useSubmit();
   const send = (intent: string) => fetcher.submit({ id, intent }, { method: "post", action: "/clients" });
@@ -186,23 +187,14 @@ function ArchiveButton({ id, name, archived }: { id: string; name: string; archi
       aria-label={`${archived ? "Bring back" : "Archive"} ${name}`}
       onClick={() => {
         void send(archived ? "restore" : "archive");
-        enqueueSnackbar(
+        notify(
           archived ? `${name} is back among the clients.` : `${name} is archived. Nothing was deleted.`,
           {
-            action: () => (
-              <Button
-                color="inherit"
-                size="small"
-                onClick={() =>
-                  void submit(
-                    { id, intent: archived ? "archive" : "restore" },
-                    { method: "post", action: "/clients", navigate: false },
-                  )
-                }
-              >
-                Undo
-              </Button>
-            ),
+            undo: () =>
+              void submit(
+                { id, intent: archived ? "archive" : "restore" },
+                { method: "post", action: "/clients", navigate: false },
+              ),
           },
         );
       }}

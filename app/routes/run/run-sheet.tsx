@@ -140,7 +140,7 @@ export function RunSheet({
         }}
       >
         {state.phase === "not started" ? (
-          <Box sx={{ gridColumn: "1 / -1", maxWidth: 760 }}>
+          <Box sx={{ gridColumn: "1 / -1" }}>
             <Typography sx={{ fontFamily: "h1.fontFamily", fontWeight: 700, fontSize: 52, lineHeight: 1.1 }}>
               {steps.length} things to do
             </Typography>
@@ -148,6 +148,16 @@ export function RunSheet({
               The clock starts when you do. Four keys do everything: right arrow goes on, left arrow back, S
               skips, N takes a note.
             </Typography>
+            <Box
+              component="ol"
+              sx={{ mt: 3, pl: 0, listStyle: "none", columns: { md: 3 }, columnGap: 6, fontSize: 22 }}
+            >
+              {[...new Set(steps.map((each) => each.technique))].map((key) => (
+                <Box component="li" key={key} sx={{ py: 0.4, breakInside: "avoid" }}>
+                  {techniqueOf(key).name}
+                </Box>
+              ))}
+            </Box>
           </Box>
         ) : state.phase === "finished" || !current || !technique ? (
           <Box sx={{ gridColumn: "1 / -1", maxWidth: 760 }}>

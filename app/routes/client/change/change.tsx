@@ -96,7 +96,7 @@ export default function Change({
   const graded = restrictions.filter((restriction) => restriction.grades.length > 1);
 
   return (
-    <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", lg: "460px minmax(0, 1fr)" } }}>
+    <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", lg: "430px minmax(0, 1fr)" } }}>
       <Box
         sx={(t) => ({
           bgcolor: "background.paper",
@@ -184,9 +184,14 @@ function Row({ change }: { change: MetricChange }) {
   return (
     <Box
       component="li"
+      title={
+        change.verdict === "unclear"
+          ? `Unclear: the difference (${formatSigned(metric, change.difference)}${unitSign(metric)}) is smaller than the marking error (±${formatValue(metric, change.smallestReal)}${unitSign(metric)}).`
+          : `From ${formatValue(metric, change.first.value)} to ${formatValue(metric, change.second.value)}${unitSign(metric)}.`
+      }
       sx={(t) => ({
         display: "grid",
-        gridTemplateColumns: { xs: "1fr auto", md: "minmax(150px, 200px) 232px 96px 1fr" },
+        gridTemplateColumns: { xs: "1fr auto", md: "minmax(150px, 190px) 232px 84px minmax(0, 1fr)" },
         columnGap: 2,
         alignItems: "center",
         minHeight: 42,
@@ -219,15 +224,7 @@ function Row({ change }: { change: MetricChange }) {
       <Box sx={{ color: colour, fontSize: 14.5 }}>
         {change.verdict === "real"
           ? `real${change.direction ? `, ${change.direction}` : ", within the usual range"}`
-          : "unclear"}
-        <Box component="span" sx={{ color: "text.secondary" }}>
-          {" "}
-          {formatValue(metric, change.first.value)} to {formatValue(metric, change.second.value)}
-          {unitSign(metric)}
-          {change.verdict === "unclear"
-            ? `, own error ±${formatValue(metric, change.smallestReal)}${unitSign(metric)}`
-            : ""}
-        </Box>
+          : `unclear, under ±${formatValue(metric, change.smallestReal)}${unitSign(metric)}`}
       </Box>
     </Box>
   );

@@ -58,14 +58,12 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
         first && last && first !== last
           ? `${first.moment} visit ${first.ordinal} to ${last.moment} visit ${last.ordinal}`
           : "",
-      real: real
-        .slice(0, 5)
-        .map((change) => ({
-          id: change.id,
-          name: change.first.metric.name,
-          text: `${formatSigned(change.first.metric, change.difference)}${unitSign(change.first.metric)}`,
-          direction: change.direction ?? "within the usual range",
-        })),
+      real: real.slice(0, 5).map((change) => ({
+        id: change.id,
+        name: change.first.metric.name,
+        text: `${formatSigned(change.first.metric, change.difference)}${unitSign(change.first.metric)}`,
+        direction: change.direction ?? "within the usual range",
+      })),
       kept: keptBetween(moments, visit.ordinal - 1) ?? null,
       restrictions: restrictions
         .map((restriction) => ({

@@ -6,13 +6,13 @@ import Redo from "@mui/icons-material/Redo";
 import Tooltip from "@mui/material/Tooltip";
 import Typography from "@mui/material/Typography";
 import Undo from "@mui/icons-material/Undo";
-import { enqueueSnackbar } from "notistack";
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "react";
 import type { Px } from "~core/measure/calibration";
 import { calibrate } from "~core/measure/calibration";
 import { mark, marksOfView, startMarking, type Marking, type MarkingCommand } from "~core/measure/marking";
 import { readPhoto, sceneOf, type Reading } from "~core/measure/read-photo";
 import { viewName } from "~core/measure/view";
+import { useNotify } from "~app/ui/notices";
 import type { Photo } from "~data/photos";
 import { markName, Picture } from "./picture";
 import { ReadOuts } from "./read-outs";
@@ -61,6 +61,7 @@ export function MarkPhoto({
   );
   const line = useMemo(() => ankleLine(photo, marking), [photo, marking]);
   const order = marksOfView(view);
+  const notify = useNotify();
   const remove = useCallback(async () => {
     const send = (intent: string) =>
       fetch(url, {
@@ -70,18 +71,12 @@ export function MarkPhoto({
       });
     const response = await send("remove");
     if (!response.ok)
-      return void enqueueSnackbar("The picture could not be taken away. Nothing was changed.", {
-        variant: "error",
-      });
+      return notify("The picture could not be taken away. Nothing was changed.", { severity: "error" });
     removed();
-    enqueueSnackbar("The picture is taken away, its marks with it.", {
-      action: () => (
-        <Button color="inherit" size="small" onClick={() => void send("restore").then(removed)}>
-          Undo
-        </Button>
-      ),
+    notify("The picture is taken away, its marks with it.", {
+      undo: () => void send("restore").then(removed),
     });
-  }, [url, removed]);
+  }, [url, removed, notify]);
 
   return (
     <Box

@@ -163,8 +163,8 @@ export function Picture({
         overflow: "hidden",
         bgcolor: "divider",
         aspectRatio: `${width} / ${height}`,
-        height: { xs: "auto", md: "calc(100dvh - 168px)" },
-        minHeight: { md: 480 },
+        height: { xs: "auto", md: "calc(100dvh - 226px)" },
+        minHeight: { md: 440 },
         maxWidth: "100%",
       }}
     >

@@ -67,10 +67,8 @@ function Row({
       role="listitem"
       sx={(t) => ({
         borderTop: `1px solid ${t.tokens.line}`,
-        bgcolor: chosen ? t.tokens.emberWash : undefined,
-        mx: -1,
-        px: 1,
-        borderRadius: chosen ? "6px" : 0,
+        boxShadow: chosen ? `-3px 0 0 ${t.tokens.ember}` : "none",
+        pl: 1,
       })}
     >
       <Box
@@ -83,7 +81,7 @@ function Row({
           all: "unset",
           cursor: "pointer",
           display: "grid",
-          gridTemplateColumns: { xs: "1fr auto", lg: "176px 150px 234px 1fr" },
+          gridTemplateColumns: { xs: "1fr auto", lg: "194px 128px 232px minmax(0, 1fr)" },
           alignItems: "center",
           columnGap: 2,
           width: "100%",
@@ -100,12 +98,6 @@ function Row({
           <Box component="span" sx={{ color: "text.secondary" }}>
             {" "}
             {formatBand(reading.metric, reading.se)}
-          </Box>
-          <Box
-            component="span"
-            sx={{ display: "block", fontSize: 12.5, lineHeight: 1, color: "text.secondary", minHeight: 4 }}
-          >
-            {directionWord(reading.metric, reading.value)}
           </Box>
         </Box>
         <svg width={bar.width} height={32} aria-hidden style={{ display: "block" }}>
@@ -151,17 +143,20 @@ function Row({
           />
           <circle cx={bar.now.at} cy={12} r={4.6} fill={colour} />
         </svg>
-        <Box sx={{ color: colour, fontSize: 14.5, display: { xs: "none", lg: "block" } }}>
-          {change ? (
-            change.verdict === "real" ? (
-              <strong>
-                {formatSigned(reading.metric, change.difference)}
-                {unitSign(reading.metric)} real
-              </strong>
-            ) : (
-              "unclear"
-            )
-          ) : null}
+        <Box sx={{ fontSize: 14, lineHeight: 1.2, display: { xs: "none", lg: "block" } }}>
+          <Box component="span" sx={{ color: "text.secondary" }}>
+            {directionWord(reading.metric, reading.value)}
+          </Box>{" "}
+          {change && (
+            <Box
+              component={change.verdict === "real" ? "strong" : "span"}
+              sx={{ color: colour, whiteSpace: "nowrap" }}
+            >
+              {change.verdict === "real"
+                ? `${formatSigned(reading.metric, change.difference)}${unitSign(reading.metric)} real`
+                : "unclear"}
+            </Box>
+          )}
         </Box>
       </Box>
     </Box>

@@ -58,12 +58,9 @@ export default function Stand({
     next.set("visit", String(visit.ordinal));
     setParams(next, { replace: true, preventScrollReset: true });
   };
+  // "After" is held against this visit's "before"; "before" against the visit before it.
   const earlier = momentsOf(photos)
-    .filter(
-      (each) =>
-        each.ordinal < visit.ordinal ||
-        (each.ordinal === visit.ordinal && each.moment === "before" && moment === "after"),
-    )
+    .filter((each) => each.moment === "before" && each.ordinal < visit.ordinal + (moment === "after" ? 1 : 0))
     .findLast((each) => each.photos.some((other) => other.view === view));
   const nextView = ({ front: "left", left: "back", back: "right", right: "front" } as const)[view];
 

@@ -3,16 +3,16 @@ import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
-import { enqueueSnackbar } from "notistack";
 import { useState } from "react";
 import { data, useFetcher, useSubmit } from "react-router";
 import type { Route } from "./+types/touch";
 import { layers, layerName, type LayerKey } from "~core/anatomy/layers";
 import { regionName, type RegionKey } from "~core/anatomy/regions";
 import { structureOf } from "~core/anatomy/structures";
-import { historyOf, inOrder, latestGrade, type Moment, type Restriction } from "~core/findings/restriction";
+import { historyOf, latestGrade, type Moment, type Restriction } from "~core/findings/restriction";
 import { answering, session } from "~app/session.server";
 import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
+import { useNotify } from "~app/ui/notices";
 import { depthColours } from "~app/ui/theme";
 import { validate } from "~app/validation";
 import { gradeRestriction, restrictionsOf, saveRestriction, setRestrictionRemoved } from "~data/findings";
@@ -67,7 +67,7 @@ export default function Touch({ loaderData: { visit, restrictions } }: Route.Com
   const shown = restrictions.filter((restriction) => peeled === "all" || restriction.layer === peeled);
   return (
     <Box
-      sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", md: "minmax(420px, 520px) minmax(0, 1fr)" } }}
+      sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", md: "minmax(420px, 548px) minmax(0, 1fr)" } }}
     >
       <Box
         sx={(t) => ({
@@ -85,9 +85,11 @@ export default function Touch({ loaderData: { visit, restrictions } }: Route.Com
           aria-label="Peel to layer"
           sx={{ flexWrap: "wrap", mb: 1 }}
         >
-          <ToggleButton value="all">All layers</ToggleButton>
+          <ToggleButton value="all" sx={{ px: 1, fontSize: 12.5 }}>
+            All layers
+          </ToggleButton>
           {layers.map((layer) => (
-            <ToggleButton key={layer.key} value={layer.key} sx={{ gap: 0.75 }}>
+            <ToggleButton key={layer.key} value={layer.key} sx={{ gap: 0.75, px: 1, fontSize: 12.5 }}>
               <Box
                 component="span"
                 sx={(t) => ({
@@ -165,6 +167,7 @@ function Row({
 }) {
   const fetcher = useFetcher();
   const submit = useSubmit();
+  const notify = useNotify();
   const grading = restriction.grades.find((each) => each.visit === visit.ordinal && each.moment === moment);
   const latest = latestGrade(restriction);
   const pending = fetcher.json as { grade?: number; tenderness?: number } | undefined;
@@ -189,21 +192,12 @@ function Row({
       { intent: "remove", id: restriction.id },
       { method: "post", encType: "application/json" },
     );
-    enqueueSnackbar(`${name} is taken off the list.`, {
-      action: () => (
-        <Button
-          color="inherit"
-          size="small"
-          onClick={() =>
-            void submit(
-              { intent: "restore", id: restriction.id },
-              { method: "post", encType: "application/json", navigate: false },
-            )
-          }
-        >
-          Undo
-        </Button>
-      ),
+    notify(`${name} is taken off the list.`, {
+      undo: () =>
+        void submit(
+          { intent: "restore", id: restriction.id },
+          { method: "post", encType: "application/json", navigate: false },
+        ),
     });
   };
   return (
@@ -219,14 +213,17 @@ function Row({
       })}
     >
       <Box>
-        <Typography sx={{ fontWeight: 650 }}>{name}</Typography>
+        <Typography sx={{ fontWeight: 650 }}>
+          {name}
+          <Box component="span" sx={{ fontWeight: 400 }}>
+            {", "}
+            {historyOf(restriction)}
+          </Box>
+        </Typography>
         <Typography sx={{ fontSize: 13.5, color: "text.secondary" }}>
           {layerName(restriction.layer).toLowerCase()} · {restriction.quality}
-          {restriction.bind && ` · binds towards ${restriction.bind}`}
-          {restriction.ease && ` · eases towards ${restriction.ease}`}
-        </Typography>
-        <Typography sx={{ fontSize: 13.5 }}>
-          <History restriction={restriction} />
+          {restriction.bind && ` · binds ${restriction.bind}`}
+          {restriction.ease && ` · eases ${restriction.ease}`}
         </Typography>
       </Box>
       <ToggleButtonGroup
@@ -275,21 +272,5 @@ function Row({
         Remove
       </Button>
     </Box>
-  );
-}
-
-function History({ restriction }: { restriction: Restriction }) {
-  const order = inOrder(restriction.grades);
-  const last = order.at(-1);
-  return (
-    <>
-      grade {historyOf(restriction)}
-      {last && (
-        <Box
-          component="span"
-          sx={{ color: "text.secondary" }}
-        >{`, last ${last.moment} visit ${last.visit}`}</Box>
-      )}
-    </>
   );
 }

@@ -1,0 +1,81 @@
+import { structures } from "../anatomy/structures";
+import { regionKeys } from "../anatomy/regions";
+import type { Restriction } from "../findings/restriction";
+import { historyOf, latestGrade } from "../findings/restriction";
+import { metrics, type MetricKey } from "../measure/metrics";
+import type { Reading } from "../measure/read-photo";
+import { seriesDates } from "../series/dates";
+import { ageOn } from "../client";
+import { outOfRange, targetOfRestriction, targetsFrom, targetsOfReading } from "./targets";
+
+const reading = (key: MetricKey, value: number, se: number, view = "front"): Reading => {
+  const metric = metrics.find((each) => each.key === key)!;
+  return { metric, side: undefined, id: `${key}.${view}`, value, se, seRepeat: se, parts: [] };
+};
+const restriction: Restriction = {
+  id: "r1",
+  region: "neck",
+  structure: "neck.upper-trapezius",
+  side: "R",
+  layer: "SM",
+  quality: "band",
+  bind: "feet",
+  ease: "head",
+  grades: [
+    { visit: 2, moment: "before", grade: 2, tenderness: 3 },
+    { visit: 1, moment: "after", grade: 2, tenderness: 4 },
+    { visit: 1, moment: "before", grade: 3, tenderness: 6 },
+  ],
+};
+
+describe("targets", () => {
+  it("takes a restriction's latest grade, wherever it stands in the list", () => {
+    expect(latestGrade(restriction)).toMatchObject({ visit: 2, grade: 2 });
+    expect(historyOf(restriction)).toBe("3 → 2 → 2");
+    expect(targetOfRestriction(restriction)).toMatchObject({ region: "neck", side: "R", wanted: 12, because: "Upper trapezius, right, graded 2 of 3 at visit 2, tender 3 of 10." });
+  });
+
+  it("releases a restriction that has become free", () => {
+    expect(targetOfRestriction({ ...restriction, grades: [{ visit: 1, moment: "after", grade: 0, tenderness: 0 }] })).toBeUndefined();
+  });
+
+  it("works the higher side of the neck when a shoulder stands high", () => {
+    const [neck] = targetsOfReading(reading("shoulder-level", 4, 0.8));
+    expect(neck).toMatchObject({ region: "neck", side: "L" });
+    expect(targetsOfReading(reading("shoulder-level", -4, 0.8))[0]).toMatchObject({ side: "R" });
+  });
+
+  it("gives little weight to what is hardly measured, and none to what lies in its range", () => {
+    const sure = targetsOfReading(reading("shoulder-level", 4, 0.5))[0]!.weight;
+    const unsure = targetsOfReading(reading("shoulder-level", 4, 3))[0]!.weight;
+    expect(unsure).toBeLessThan(sure);
+    expect(targetsOfReading(reading("shoulder-level", 1, 0.5))).toEqual([]);
+    expect(outOfRange(reading("shoulder-level", 1, 0.5))).toEqual({ by: 0, sure: 0 });
+  });
+
+  it("lists restrictions first and one target per place for the metrics", () => {
+    const targets = targetsFrom([restriction], [reading("head-tilt", 6, 0.5), reading("head-tilt", 8, 0.5, "back")]);
+    expect(targets[0]!.id).toBe("restriction-r1");
+    expect(targets.filter((target) => target.id.startsWith("metric-head-tilt"))).toHaveLength(1);
+  });
+});
+
+describe("catalogues", () => {
+  it("gives every region structures at several layers, with keys used once", () => {
+    for (const region of regionKeys) expect(new Set(structures.filter((each) => each.region === region).map((each) => each.layer)).size).toBeGreaterThanOrEqual(3);
+    expect(new Set(structures.map((each) => each.key)).size).toBe(structures.length);
+  });
+});
+
+describe("dates", () => {
+  it("keeps days apart across month ends, leap days and clock changes", () => {
+    expect(seriesDates("2028-02-24", 5, 3)).toEqual(["2028-02-24", "2028-02-29", "2028-03-05"]);
+    expect(seriesDates("2026-10-20", 7, 3)).toEqual(["2026-10-20", "2026-10-27", "2026-11-03"]);
+    expect(() => seriesDates("2026-10-20", 1, 3)).toThrow("at least 2 days lie between sessions, got 1");
+  });
+  it("counts a year only when the birthday has come", () => {
+    expect(ageOn("1985-11-25", "2026-11-24")).toBe(40);
+    expect(ageOn("1985-11-24", "2026-11-24")).toBe(41);
+    expect(ageOn(null, "2026-11-24")).toBeUndefined();
+  });
+});
