@@ -5,7 +5,7 @@ module.exports = {
   testMatch: ["**/*.test.ts", "**/*.test.tsx"],
   moduleNameMapper: { "^~(core|data|devices|app)/(.*)$": "<rootDir>/$1/$2" },
   transform: {
-    "^.+\\.(t|j)sx?$": [
+    "^.+\\.(t|j|mj)sx?$": [
       "@swc/jest",
       {
         jsc: {
@@ -17,5 +17,7 @@ module.exports = {
       },
     ],
   },
-  transformIgnorePatterns: ["/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|glpk.js)/)"],
+  transformIgnorePatterns: [
+    "/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|glpk.js)/)",
+  ],
 };

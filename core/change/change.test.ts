@@ -8,7 +8,15 @@ import type { MomentReadings } from "./moments";
 import { summarise } from "./summary";
 
 const tilt = metrics.find((metric) => metric.key === "pelvic-tilt")!;
-const reading = (value: number, se = 1, id = "pelvic-tilt.L.left"): Reading => ({ metric: tilt, side: "L", id, value, se, seRepeat: se, parts: [] });
+const reading = (value: number, se = 1, id = "pelvic-tilt.L.left"): Reading => ({
+  metric: tilt,
+  side: "L",
+  id,
+  value,
+  se,
+  seRepeat: se,
+  parts: [],
+});
 
 /** SEM = SD·√(1−ICC) and MDC95 = 1.96·√2·SEM: Weir, J Strength Cond Res 19 (2005) 231–240. */
 describe("smallest real change", () => {
@@ -55,13 +63,22 @@ function normalCdf(x: number): number {
 describe("verdicts", () => {
   it("calls 1° with an own error of ±2.3° unclear", () => {
     const se = 2.3 / (1.96 * Math.SQRT2);
-    expect(compare(reading(18, se), reading(17, se))).toMatchObject({ verdict: "unclear", direction: undefined });
-    expect(compare(reading(18, se), reading(15.6, se))).toMatchObject({ verdict: "real", direction: "towards" });
+    expect(compare(reading(18, se), reading(17, se))).toMatchObject({
+      verdict: "unclear",
+      direction: undefined,
+    });
+    expect(compare(reading(18, se), reading(15.6, se))).toMatchObject({
+      verdict: "real",
+      direction: "towards",
+    });
     expect(compare(reading(18, se), reading(21, se))).toMatchObject({ verdict: "real", direction: "away" });
   });
 
   it("names no direction for a change inside the usual range", () => {
-    expect(compare(reading(12, 0.5), reading(6, 0.5))).toMatchObject({ verdict: "real", direction: undefined });
+    expect(compare(reading(12, 0.5), reading(6, 0.5))).toMatchObject({
+      verdict: "real",
+      direction: undefined,
+    });
   });
 
   it("refuses to compare different metrics", () => {
@@ -70,25 +87,41 @@ describe("verdicts", () => {
 
   it("never calls a smaller change real where a larger one with the same error is unclear", () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.1, max: 5, noNaN: true }), fc.double({ min: 0, max: 20, noNaN: true }), fc.double({ min: 0, max: 20, noNaN: true }), (se, a, b) => {
-        const verdict = (by: number) => compare(reading(10, se), reading(10 + by, se)).verdict;
-        if (verdict(Math.max(a, b)) === "unclear") expect(verdict(Math.min(a, b))).toBe("unclear");
-      }),
+      fc.property(
+        fc.double({ min: 0.1, max: 5, noNaN: true }),
+        fc.double({ min: 0, max: 20, noNaN: true }),
+        fc.double({ min: 0, max: 20, noNaN: true }),
+        (se, a, b) => {
+          const verdict = (by: number) => compare(reading(10, se), reading(10 + by, se)).verdict;
+          if (verdict(Math.max(a, b)) === "unclear") expect(verdict(Math.min(a, b))).toBe("unclear");
+        },
+      ),
     );
   });
 
   it("lists real changes first and leaves out what was measured once", () => {
     const first = [reading(20), reading(5, 1, "a"), reading(5, 1, "b")];
     const second = [reading(12), reading(5.2, 1, "b")];
-    expect(compareMoments(first, second).map((change) => [change.id, change.verdict])).toEqual([["pelvic-tilt.L.left", "real"], ["b", "unclear"]]);
+    expect(compareMoments(first, second).map((change) => [change.id, change.verdict])).toEqual([
+      ["pelvic-tilt.L.left", "real"],
+      ["b", "unclear"],
+    ]);
   });
 });
 
 describe("carry-over", () => {
-  const moment = (ordinal: number, when: "before" | "after", value: number): MomentReadings => ({ key: `${ordinal}-${when}`, ordinal, moment: when, readings: [reading(value)], photos: [] });
+  const moment = (ordinal: number, when: "before" | "after", value: number): MomentReadings => ({
+    key: `${ordinal}-${when}`,
+    ordinal,
+    moment: when,
+    readings: [reading(value)],
+    photos: [],
+  });
   it("is the share of a real change that was still there", () => {
     expect(kept(reading(20), reading(12), reading(14))).toBeCloseTo(0.75, 10);
-    expect(keptBetween([moment(1, "before", 20), moment(1, "after", 12), moment(2, "before", 14)], 1)).toBeCloseTo(0.75, 10);
+    expect(
+      keptBetween([moment(1, "before", 20), moment(1, "after", 12), moment(2, "before", 14)], 1),
+    ).toBeCloseTo(0.75, 10);
   });
   it("says nothing when the visit changed nothing real, or a moment is missing", () => {
     expect(kept(reading(20), reading(19), reading(14))).toBeUndefined();
@@ -98,7 +131,10 @@ describe("carry-over", () => {
 
 describe("the summary", () => {
   it("counts real changes and what goes the wrong way, and draws the usual consequence from what was kept", () => {
-    const changes = compareMoments([reading(20), reading(16, 0.5, "b")], [reading(12), reading(19, 0.5, "b")]);
+    const changes = compareMoments(
+      [reading(20), reading(16, 0.5, "b")],
+      [reading(12), reading(19, 0.5, "b")],
+    );
     const { title, next } = summarise(changes, 0.3);
     expect(title).toBe("Two real changes, one of them away from the usual range");
     expect(next).toMatch(/30% of the last visit’s change was kept.*shorten the interval/);

@@ -28,11 +28,18 @@ describe("rate from taps", () => {
 
   it("does not depend on when tapping began", () => {
     fc.assert(
-      fc.property(fc.array(fc.double({ min: 2, max: 12, noNaN: true }), { minLength: 3, maxLength: 20 }), fc.double({ min: 0, max: 1e4, noNaN: true }), (gaps, shift) => {
-        let clock = 0;
-        const taps = gaps.map((gap) => (clock += gap));
-        expect(rateOfTaps(taps.map((tap) => tap + shift))!.perMinute).toBeCloseTo(rateOfTaps(taps)!.perMinute, 6);
-      }),
+      fc.property(
+        fc.array(fc.double({ min: 2, max: 12, noNaN: true }), { minLength: 3, maxLength: 20 }),
+        fc.double({ min: 0, max: 1e4, noNaN: true }),
+        (gaps, shift) => {
+          let clock = 0;
+          const taps = gaps.map((gap) => (clock += gap));
+          expect(rateOfTaps(taps.map((tap) => tap + shift))!.perMinute).toBeCloseTo(
+            rateOfTaps(taps)!.perMinute,
+            6,
+          );
+        },
+      ),
     );
   });
 });

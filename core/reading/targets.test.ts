@@ -32,11 +32,21 @@ describe("targets", () => {
   it("takes a restriction's latest grade, wherever it stands in the list", () => {
     expect(latestGrade(restriction)).toMatchObject({ visit: 2, grade: 2 });
     expect(historyOf(restriction)).toBe("3 → 2 → 2");
-    expect(targetOfRestriction(restriction)).toMatchObject({ region: "neck", side: "R", wanted: 12, because: "Upper trapezius, right, graded 2 of 3 at visit 2, tender 3 of 10." });
+    expect(targetOfRestriction(restriction)).toMatchObject({
+      region: "neck",
+      side: "R",
+      wanted: 12,
+      because: "Upper trapezius, right, graded 2 of 3 at visit 2, tender 3 of 10.",
+    });
   });
 
   it("releases a restriction that has become free", () => {
-    expect(targetOfRestriction({ ...restriction, grades: [{ visit: 1, moment: "after", grade: 0, tenderness: 0 }] })).toBeUndefined();
+    expect(
+      targetOfRestriction({
+        ...restriction,
+        grades: [{ visit: 1, moment: "after", grade: 0, tenderness: 0 }],
+      }),
+    ).toBeUndefined();
   });
 
   it("works the higher side of the neck when a shoulder stands high", () => {
@@ -54,7 +64,10 @@ describe("targets", () => {
   });
 
   it("lists restrictions first and one target per place for the metrics", () => {
-    const targets = targetsFrom([restriction], [reading("head-tilt", 6, 0.5), reading("head-tilt", 8, 0.5, "back")]);
+    const targets = targetsFrom(
+      [restriction],
+      [reading("head-tilt", 6, 0.5), reading("head-tilt", 8, 0.5, "back")],
+    );
     expect(targets[0]!.id).toBe("restriction-r1");
     expect(targets.filter((target) => target.id.startsWith("metric-head-tilt"))).toHaveLength(1);
   });
@@ -62,7 +75,10 @@ describe("targets", () => {
 
 describe("catalogues", () => {
   it("gives every region structures at several layers, with keys used once", () => {
-    for (const region of regionKeys) expect(new Set(structures.filter((each) => each.region === region).map((each) => each.layer)).size).toBeGreaterThanOrEqual(3);
+    for (const region of regionKeys)
+      expect(
+        new Set(structures.filter((each) => each.region === region).map((each) => each.layer)).size,
+      ).toBeGreaterThanOrEqual(3);
     expect(new Set(structures.map((each) => each.key)).size).toBe(structures.length);
   });
 });

@@ -15,7 +15,11 @@ const changed = (session: number, change: (steps: Step[]) => Step[]): PlannedSes
   lawful.map((each, i) => (i === session ? { steps: change([...each.steps]) } : each));
 const step = (technique: string, minutes: number): Step => {
   const { sided, positions } = techniqueOf(technique);
-  return { technique, position: positions[0] ?? "prone", minutes: sided ? { L: minutes, R: minutes } : { mid: minutes } };
+  return {
+    technique,
+    position: positions[0] ?? "prone",
+    minutes: sided ? { L: minutes, R: minutes } : { mid: minutes },
+  };
 };
 
 describe("the rule checker", () => {
@@ -29,8 +33,24 @@ describe("the rule checker", () => {
     ["order", changed(0, (steps) => [steps.at(-1)!, ...steps.slice(0, -1)]), {}],
     ["technique", changed(0, (steps) => [steps[0]!, step("rotator-sink", 5), ...steps.slice(1)]), {}],
     ["technique", changed(0, (steps) => [steps[0]!, ...steps]), {}],
-    ["step length", changed(2, (steps) => steps.map((each, i) => (i === 1 ? { ...each, minutes: "mid" in each.minutes ? { mid: 0.5 } : { L: 0.5, R: 3 } } : each))), {}],
-    ["step length", changed(2, (steps) => steps.map((each, i) => (i === 1 ? { ...each, minutes: "mid" in each.minutes ? { L: 2, R: 2 } : { mid: 4 } } : each))), {}],
+    [
+      "step length",
+      changed(2, (steps) =>
+        steps.map((each, i) =>
+          i === 1 ? { ...each, minutes: "mid" in each.minutes ? { mid: 0.5 } : { L: 0.5, R: 3 } } : each,
+        ),
+      ),
+      {},
+    ],
+    [
+      "step length",
+      changed(2, (steps) =>
+        steps.map((each, i) =>
+          i === 1 ? { ...each, minutes: "mid" in each.minutes ? { L: 2, R: 2 } : { mid: 4 } } : each,
+        ),
+      ),
+      {},
+    ],
     ["time", lawful, { tableMinutes: 40 }],
     ["technique", lawful, { pressureCeiling: 3 }],
     ["hands", lawful, { thumbBudget: 1 }],
@@ -43,16 +63,33 @@ describe("the rule checker", () => {
 
   it("asks for outer work in earlier sessions before going deep", () => {
     const deep = lawful.findIndex((session) => session.steps.some((each) => each.technique === "psoas-wait"));
-    const bare = lawful.map((session, i) => (i < deep ? { steps: session.steps.filter((each) => !techniqueOf(each.technique).doses.some((dose) => dose.region === "belly")) } : session));
+    const bare = lawful.map((session, i) =>
+      i < deep
+        ? {
+            steps: session.steps.filter(
+              (each) => !techniqueOf(each.technique).doses.some((dose) => dose.region === "belly"),
+            ),
+          }
+        : session,
+    );
     expect(deep).toBeGreaterThan(0);
-    expect(breaches(exampleInput, bare).some((breach) => breach.rule === "opened before" && breach.by > 0)).toBe(true);
+    expect(
+      breaches(exampleInput, bare).some((breach) => breach.rule === "opened before" && breach.by > 0),
+    ).toBe(true);
   });
 
   it("asks for preparation in the same session and region, by something not oilier", () => {
-    const index = lawful.findIndex((session) => session.steps.some((each) => neededCover(techniqueOf(each.technique)) > 0));
+    const index = lawful.findIndex((session) =>
+      session.steps.some((each) => neededCover(techniqueOf(each.technique)) > 0),
+    );
     const stripped = changed(index, (steps) => {
-      const needy = techniqueOf(steps.find((each) => neededCover(techniqueOf(each.technique)) > 0)!.technique);
-      return steps.filter((each) => !regionsWorked(needy).some((region) => prepares(techniqueOf(each.technique), needy, region)));
+      const needy = techniqueOf(
+        steps.find((each) => neededCover(techniqueOf(each.technique)) > 0)!.technique,
+      );
+      return steps.filter(
+        (each) =>
+          !regionsWorked(needy).some((region) => prepares(techniqueOf(each.technique), needy, region)),
+      );
     });
     expect(rulesBroken(stripped)).toContain("preparation");
     expect(prepares(techniqueOf("forearm-glide"), techniqueOf("tilt-glide"), "low-back")).toBe(false);
@@ -61,12 +98,18 @@ describe("the rule checker", () => {
 
   it("does not let a region be worked strongly twice running", () => {
     const strong = (steps: Step[]) => [...steps.slice(0, -2), step("ham-iron", 3), ...steps.slice(-2)];
-    const twice = lawful.map((session, i) => (i === 2 || i === 3 ? { steps: strong(session.steps.filter((each) => each.technique !== "ham-iron")) } : session));
+    const twice = lawful.map((session, i) =>
+      i === 2 || i === 3
+        ? { steps: strong(session.steps.filter((each) => each.technique !== "ham-iron")) }
+        : session,
+    );
     expect(rulesBroken(twice)).toContain("recovery");
   });
 
   it("refuses minutes that are not numbers", () => {
-    const broken = changed(1, (steps) => steps.map((each, i) => (i === 1 ? { ...each, minutes: {} as Step["minutes"] } : each)));
+    const broken = changed(1, (steps) =>
+      steps.map((each, i) => (i === 1 ? { ...each, minutes: {} as Step["minutes"] } : each)),
+    );
     expect(rulesBroken(broken)).toContain("step length");
   });
 });
@@ -74,16 +117,31 @@ describe("the rule checker", () => {
 describe("the order of a session", () => {
   it("keeps every rule and loses no step, for any lawful session", () => {
     lawful.forEach((session, s) => {
-      const shuffled = [...session.steps].sort((a, b) => (a.technique > b.technique ? 1 : -1)).map((each) => ({ ...each, position: null }));
+      const shuffled = [...session.steps]
+        .sort((a, b) => (a.technique > b.technique ? 1 : -1))
+        .map((each) => ({ ...each, position: null }));
       const ordered = orderSteps(shuffled)!;
-      expect(ordered.map((each) => each.technique).sort()).toEqual(session.steps.map((each) => each.technique).sort());
+      expect(ordered.map((each) => each.technique).sort()).toEqual(
+        session.steps.map((each) => each.technique).sort(),
+      );
       const plan = lawful.map((each, i) => (i === s ? { steps: ordered } : each));
-      expect(breaches(exampleInput, plan).filter((breach) => breach.rule !== "positions" && breach.rule !== "time")).toEqual([]);
+      expect(
+        breaches(exampleInput, plan).filter(
+          (breach) => breach.rule !== "positions" && breach.rule !== "time",
+        ),
+      ).toEqual([]);
     });
   });
 
   it("turns the client no more often than any other lawful order (exhaustively, small sessions)", () => {
-    const pool = ["cross-spread", "lumbar-spread", "thigh-wring", "thigh-spread", "calf-lift", "chest-skin-roll"];
+    const pool = [
+      "cross-spread",
+      "lumbar-spread",
+      "thigh-wring",
+      "thigh-spread",
+      "calf-lift",
+      "chest-skin-roll",
+    ];
     fc.assert(
       fc.property(fc.uniqueArray(fc.constantFrom(...pool), { minLength: 3, maxLength: 5 }), (keys) => {
         const steps = keys.map((key) => step(key, 3));
@@ -101,22 +159,37 @@ describe("the order of a session", () => {
 
 const isPrepared = (each: Step, before: readonly Step[]) => {
   const technique = techniqueOf(each.technique);
-  return neededCover(technique) === 0 || regionsWorked(technique).every((region) => before.some((other) => prepares(techniqueOf(other.technique), technique, region)));
+  return (
+    neededCover(technique) === 0 ||
+    regionsWorked(technique).every((region) =>
+      before.some((other) => prepares(techniqueOf(other.technique), technique, region)),
+    )
+  );
 };
 const permutations = <T>(items: readonly T[]): T[][] =>
-  items.length <= 1 ? [[...items]] : items.flatMap((item, i) => permutations([...items.slice(0, i), ...items.slice(i + 1)]).map((rest) => [item, ...rest]));
+  items.length <= 1
+    ? [[...items]]
+    : items.flatMap((item, i) =>
+        permutations([...items.slice(0, i), ...items.slice(i + 1)]).map((rest) => [item, ...rest]),
+      );
 
 describe("the catalogue", () => {
   it("has at least forty techniques, light-touch blocks among them, with keys used once", () => {
     expect(catalogue.length).toBeGreaterThanOrEqual(40);
-    expect(catalogue.filter((technique) => technique.layer === "LT" && technique.phase === "work").length).toBeGreaterThanOrEqual(4);
+    expect(
+      catalogue.filter((technique) => technique.layer === "LT" && technique.phase === "work").length,
+    ).toBeGreaterThanOrEqual(4);
     expect(new Set(catalogue.map((technique) => technique.key)).size).toBe(catalogue.length);
   });
 
   it("can prepare every technique it holds: no chain of preparation is broken", () => {
     for (const technique of catalogue)
       for (const region of neededCover(technique) > 0 ? regionsWorked(technique) : [])
-        expect({ technique: technique.key, region, prepared: catalogue.some((cover) => prepares(cover, technique, region)) }).toMatchObject({ prepared: true });
+        expect({
+          technique: technique.key,
+          region,
+          prepared: catalogue.some((cover) => prepares(cover, technique, region)),
+        }).toMatchObject({ prepared: true });
   });
 
   it("keeps shares within 0 to 1, least under ideal, pressure and load in their scales", () => {
@@ -130,11 +203,16 @@ describe("the catalogue", () => {
 
   it("never lets a higher pressure ceiling forbid what a lower one allows", () => {
     fc.assert(
-      fc.property(fc.constantFrom(...catalogue), fc.integer({ min: 0, max: 9 }), fc.integer({ min: 0, max: 9 }), (technique, session, ceiling) => {
-        const low = whyNot(technique, session, { ...exampleInput, pressureCeiling: ceiling });
-        const high = whyNot(technique, session, { ...exampleInput, pressureCeiling: ceiling + 1 });
-        if (!low) expect(high).toBeUndefined();
-      }),
+      fc.property(
+        fc.constantFrom(...catalogue),
+        fc.integer({ min: 0, max: 9 }),
+        fc.integer({ min: 0, max: 9 }),
+        (technique, session, ceiling) => {
+          const low = whyNot(technique, session, { ...exampleInput, pressureCeiling: ceiling });
+          const high = whyNot(technique, session, { ...exampleInput, pressureCeiling: ceiling + 1 });
+          if (!low) expect(high).toBeUndefined();
+        },
+      ),
     );
   });
 });

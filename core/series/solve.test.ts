@@ -47,8 +47,18 @@ async function withGlpk(model: LinearModel): Promise<number> {
   const solved = glpk.solve(
     {
       name: "model",
-      objective: { direction: glpk.GLP_MAX, name: "score", vars: model.cost.map((coef, i) => ({ name: name(i), coef })) },
-      subjectTo: model.rows.filter((row) => row.entries.length > 0).map((row, i) => ({ name: `r${i}`, vars: row.entries.map(([column, coef]) => ({ name: name(column), coef })), bnds: bound(row.low, row.high) })),
+      objective: {
+        direction: glpk.GLP_MAX,
+        name: "score",
+        vars: model.cost.map((coef, i) => ({ name: name(i), coef })),
+      },
+      subjectTo: model.rows
+        .filter((row) => row.entries.length > 0)
+        .map((row, i) => ({
+          name: `r${i}`,
+          vars: row.entries.map(([column, coef]) => ({ name: name(column), coef })),
+          bnds: bound(row.low, row.high),
+        })),
       bounds: model.cost.map((_, i) => ({ name: name(i), ...bound(model.lower[i]!, model.upper[i]!) })),
       generals: model.integer.flatMap((is, i) => (is ? [name(i)] : [])),
     },
@@ -64,7 +74,11 @@ describe("the solver against the outside", () => {
     const profits = [92, 57, 49, 68, 60, 43, 67, 84, 87, 72];
     const model = new LinearModel();
     const items = profits.map((profit) => model.column(profit, 0, 1, true));
-    model.row(0, 165, items.map((item, i) => [item, weights[i]!] as const));
+    model.row(
+      0,
+      165,
+      items.map((item, i) => [item, weights[i]!] as const),
+    );
     const { objective, values } = withHighs(model);
     expect(objective).toBeCloseTo(309, 6);
     expect(values.map((value) => Math.round(Math.abs(value)))).toEqual([1, 1, 1, 1, 0, 1, 0, 0, 0, 0]);
@@ -82,10 +96,17 @@ describe("the solver against the outside", () => {
   }, 60_000);
 
   it("agrees with a second solver on a small integer plan", async () => {
-    const tight: PlanInput = { ...smallInput, targets: smallInput.targets.slice(0, 1), tableMinutes: 14, complaintRegion: null };
+    const tight: PlanInput = {
+      ...smallInput,
+      targets: smallInput.targets.slice(0, 1),
+      tableMinutes: 14,
+      complaintRegion: null,
+    };
     const formulation = formulate(tight);
     // only the first session's choices stay open: small enough for both solvers to finish
-    for (const use of formulation.uses) if (use.session > 0 && !/rise|settle|head-cradle/.test(use.technique.key)) formulation.model.upper[use.x] = 0;
+    for (const use of formulation.uses)
+      if (use.session > 0 && !/rise|settle|head-cradle/.test(use.technique.key))
+        formulation.model.upper[use.x] = 0;
     const one = withHighs(formulation.model).objective;
     expect(await withGlpk(formulation.model)).toBeCloseTo(one, 3);
   }, 90_000);
@@ -94,7 +115,11 @@ describe("the solver against the outside", () => {
 describe("solving a series", () => {
   it("offers a usable plan at once, then better ones, and keeps every rule", () => {
     const offered: number[] = [];
-    const plan = planOf(solve(highs, exampleInput, clock, { seconds: 5, gap: 0.02, seed: 1 }, (better) => offered.push(better.score)));
+    const plan = planOf(
+      solve(highs, exampleInput, clock, { seconds: 5, gap: 0.02, seed: 1 }, (better) =>
+        offered.push(better.score),
+      ),
+    );
     expect(breaches(exampleInput, plan.sessions)).toEqual([]);
     expect([...offered].sort((a, b) => a - b)).toEqual(offered);
     expect(plan.score).toBeCloseTo(scoreOf(exampleInput, plan.sessions), 9);
@@ -110,7 +135,9 @@ describe("solving a series", () => {
 
   it("respects what is locked in, left out and already done", () => {
     const first = planOf(solve(highs, smallInput, clock, { seconds: 4, gap: 0.05, seed: 1 }));
-    const dropped = first.sessions[1]!.steps.find((step) => techniqueOf(step.technique).phase === "work")!.technique;
+    const dropped = first.sessions[1]!.steps.find(
+      (step) => techniqueOf(step.technique).phase === "work",
+    )!.technique;
     const locked: PlanInput = {
       ...smallInput,
       done: [first.sessions[0]!],
@@ -127,16 +154,27 @@ describe("solving a series", () => {
   }, 30_000);
 
   it("says which rule cannot hold and by how much", () => {
-    const solved = solve(highs, { ...smallInput, tableMinutes: 6 }, clock, { seconds: 5, gap: 0.05, seed: 1 });
+    const solved = solve(highs, { ...smallInput, tableMinutes: 6 }, clock, {
+      seconds: 5,
+      gap: 0.05,
+      seed: 1,
+    });
     expect(solved.kind).toBe("impossible");
     if (solved.kind !== "impossible") return;
-    expect(solved.conflicts.map((conflict) => conflict.rule).join()).toMatch(/table time|complaint|closing|opening/);
+    expect(solved.conflicts.map((conflict) => conflict.rule).join()).toMatch(
+      /table time|complaint|closing|opening/,
+    );
     expect(solved.conflicts[0]!.by).toBeGreaterThan(0);
   }, 30_000);
 
   it("names a lock that no relaxing would help", () => {
-    const input: PlanInput = { ...exampleInput, locks: [{ session: 0, technique: "rotator-sink", kind: "keep" }] };
-    expect(hopelessLocks(input)[0]!.rule).toMatch(/Hip rotators is locked in, but it works deeper than session 1/);
+    const input: PlanInput = {
+      ...exampleInput,
+      locks: [{ session: 0, technique: "rotator-sink", kind: "keep" }],
+    };
+    expect(hopelessLocks(input)[0]!.rule).toMatch(
+      /Hip rotators is locked in, but it works deeper than session 1/,
+    );
     expect(solve(highs, input, clock).kind).toBe("impossible");
   });
 });
@@ -165,6 +203,8 @@ describe("score and explanation", () => {
 
   it("counts every minute of a session once", () => {
     const session = greedyPlan(smallInput)![0]!;
-    expect(sessionMinutes(session)).toBe(session.steps.reduce((sum, step) => sum + minutesOf(step.minutes), 0));
+    expect(sessionMinutes(session)).toBe(
+      session.steps.reduce((sum, step) => sum + minutesOf(step.minutes), 0),
+    );
   });
 });

@@ -38,7 +38,11 @@ describe("the run of a session", () => {
   it("stops the clock while held", () => {
     const state = foldRun([started(), at(30, { kind: "paused", body: {} })]);
     expect(holdOf(state, start + 500_000)).toBe(30);
-    const resumed = foldRun([started(), at(30, { kind: "paused", body: {} }), at(90, { kind: "resumed", body: {} })]);
+    const resumed = foldRun([
+      started(),
+      at(30, { kind: "paused", body: {} }),
+      at(90, { kind: "resumed", body: {} }),
+    ]);
     expect(holdOf(resumed, start + 100_000)).toBe(40);
     expect(elapsed(resumed, start + 100_000)).toBe(40);
   });
@@ -48,7 +52,12 @@ describe("the run of a session", () => {
   });
 
   it("goes back to a step and adds to it", () => {
-    const state = foldRun([started(), next(100, 0), at(130, { kind: "back", body: { step: 1 } }), next(160, 0)]);
+    const state = foldRun([
+      started(),
+      next(100, 0),
+      at(130, { kind: "back", body: { step: 1 } }),
+      next(160, 0),
+    ]);
     expect(state.states[0]).toMatchObject({ outcome: "done", spent: 130, holds: [100, 30] });
     expect(state.states[1]!.spent).toBe(30);
   });
@@ -66,13 +75,21 @@ describe("the run of a session", () => {
   });
 
   const anyEvent = fc.oneof(
-    fc.record({ kind: fc.constantFrom("next" as const, "back" as const, "skip" as const), body: fc.record({ step: fc.integer({ min: 0, max: 5 }) }) }),
-    fc.record({ kind: fc.constantFrom("paused" as const, "resumed" as const, "finished" as const), body: fc.constant({}) }),
+    fc.record({
+      kind: fc.constantFrom("next" as const, "back" as const, "skip" as const),
+      body: fc.record({ step: fc.integer({ min: 0, max: 5 }) }),
+    }),
+    fc.record({
+      kind: fc.constantFrom("paused" as const, "resumed" as const, "finished" as const),
+      body: fc.constant({}),
+    }),
   );
-  const anyLog = fc.array(fc.tuple(fc.integer({ min: 0, max: 90 }), anyEvent), { maxLength: 60 }).map((entries) => {
-    let clock = 0;
-    return [started(), ...entries.map(([wait, event]) => at((clock += wait), event as never))];
-  });
+  const anyLog = fc
+    .array(fc.tuple(fc.integer({ min: 0, max: 90 }), anyEvent), { maxLength: 60 })
+    .map((entries) => {
+      let clock = 0;
+      return [started(), ...entries.map(([wait, event]) => at((clock += wait), event as never))];
+    });
 
   it("gives the same state however often events are sent (any log)", () => {
     fc.assert(fc.property(anyLog, (log) => expect(foldRun([...log, ...log])).toEqual(foldRun(log))));
@@ -83,10 +100,13 @@ describe("the run of a session", () => {
       fc.property(anyLog, (log) => {
         const state = foldRun(log);
         const now = Date.parse(log.at(-1)!.at);
-        const spent = state.states.reduce((sum, step) => sum + step.spent, 0) + (state.current < steps.length ? holdOf(state, now) : 0);
+        const spent =
+          state.states.reduce((sum, step) => sum + step.spent, 0) +
+          (state.current < steps.length ? holdOf(state, now) : 0);
         expect(spent).toBeLessThanOrEqual(elapsed(state, now) + 1e-6);
         // once the last step is through, the clock runs without a step until the end
-        if (state.current < steps.length && state.phase === "running" && !wentPast(log)) expect(spent).toBeCloseTo(elapsed(state, now), 6);
+        if (state.current < steps.length && state.phase === "running" && !wentPast(log))
+          expect(spent).toBeCloseTo(elapsed(state, now), 6);
       }),
     );
   });
@@ -102,7 +122,8 @@ describe("the run of a session", () => {
 });
 
 /** Whether a log ever stood behind the last step. */
-const wentPast = (log: SessionEvent[]) => log.some((_, i) => foldRun(log.slice(0, i + 1)).current >= steps.length);
+const wentPast = (log: SessionEvent[]) =>
+  log.some((_, i) => foldRun(log.slice(0, i + 1)).current >= steps.length);
 
 describe("what a run leaves behind", () => {
   const log = [
@@ -133,12 +154,26 @@ describe("what a run leaves behind", () => {
 
   it("gives the plan what was really worked, a side left out as nothing", () => {
     const session = workedSession(foldRun(log));
-    expect(session.steps.map((step) => step.technique)).toEqual(["settle-touch", "glute-melt", "rotator-sink", "rise-slowly"]);
+    expect(session.steps.map((step) => step.technique)).toEqual([
+      "settle-touch",
+      "glute-melt",
+      "rotator-sink",
+      "rise-slowly",
+    ]);
     expect(session.steps[2]!.minutes).toEqual({ L: 6, R: 0 });
   });
 
   it("lists both sides of a two-sided technique one after the other", () => {
-    const list = runSteps({ steps: [{ technique: "rotator-sink", position: "prone", minutes: { L: 5, R: 4 } }, { technique: "rise-slowly", position: "prone", minutes: { mid: 2 } }] });
-    expect(list.map(({ side, planned, passes }) => [side, planned, passes])).toEqual([["L", 300, 3], ["R", 240, 3], ["mid", 120, 1]]);
+    const list = runSteps({
+      steps: [
+        { technique: "rotator-sink", position: "prone", minutes: { L: 5, R: 4 } },
+        { technique: "rise-slowly", position: "prone", minutes: { mid: 2 } },
+      ],
+    });
+    expect(list.map(({ side, planned, passes }) => [side, planned, passes])).toEqual([
+      ["L", 300, 3],
+      ["R", 240, 3],
+      ["mid", 120, 1],
+    ]);
   });
 });

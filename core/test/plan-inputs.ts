@@ -1,6 +1,14 @@
 import type { PlanInput, Target } from "../series/plan";
 
-const target = (id: string, name: string, region: Target["region"], layer: Target["layer"], side: Target["side"], weight: number, wanted: number): Target => ({ id, name, region, layer, side, weight, wanted, because: `${name}.` });
+const target = (
+  id: string,
+  name: string,
+  region: Target["region"],
+  layer: Target["layer"],
+  side: Target["side"],
+  weight: number,
+  wanted: number,
+): Target => ({ id, name, region, layer, side, weight, wanted, because: `${name}.` });
 
 /** An invented client for tests and benchmarks: bent over a bench, right shoulder low, tired low back. */
 export const exampleInput: PlanInput = {
@@ -24,4 +32,8 @@ export const exampleInput: PlanInput = {
 };
 
 /** The same client with three sessions: small enough to be solved to the end. */
-export const smallInput: PlanInput = { ...exampleInput, template: "three-step", targets: exampleInput.targets.slice(0, 4) };
+export const smallInput: PlanInput = {
+  ...exampleInput,
+  template: "three-step",
+  targets: exampleInput.targets.slice(0, 4),
+};

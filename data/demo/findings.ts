@@ -6,12 +6,10 @@ export const restrictionsAt = (person: Person, visit: number): Restriction[] =>
   person.found.map(({ grades, tenderness, ...draft }, i) => ({
     ...draft,
     id: `${person.id.slice(0, -4)}${i}${person.id.slice(-3)}`,
-    grades: grades
-      .slice(0, visit)
-      .map((grade, v) => ({
-        visit: v + 1,
-        moment: "before" as const,
-        grade,
-        tenderness: Math.max(0, tenderness - v),
-      })),
+    grades: grades.slice(0, visit).map((grade, v) => ({
+      visit: v + 1,
+      moment: "before" as const,
+      grade,
+      tenderness: Math.max(0, tenderness - v),
+    })),
   }));

@@ -58,7 +58,9 @@ const asServer = (program, args, { quiet = false } = {}) =>
     child.stdout?.on("data", (chunk) => (output += chunk));
     child.stderr?.on("data", (chunk) => (output += chunk));
     child.on("error", fail);
-    child.on("close", (code) => (code === 0 ? done(output) : fail(new Error(`${program} ended with ${code}. ${output}`))));
+    child.on("close", (code) =>
+      code === 0 ? done(output) : fail(new Error(`${program} ended with ${code}. ${output}`)),
+    );
   });
 
 /** Whether every folder above can be entered by the server's user. */
@@ -102,16 +104,22 @@ export class Cluster {
       `-c max_connections=60`,
     ];
     if (!this.durable) options.push("-c fsync=off", "-c synchronous_commit=off", "-c full_page_writes=off");
-    await asServer(join(this.bin, "pg_ctl"), [
-      "-D",
-      this.data,
-      "-w",
-      "-t",
-      "60",
-      "-l",
-      join(this.data, "server.log"),
-      "-o",
-      options.join(" "), "start"], { quiet: true });
+    await asServer(
+      join(this.bin, "pg_ctl"),
+      [
+        "-D",
+        this.data,
+        "-w",
+        "-t",
+        "60",
+        "-l",
+        join(this.data, "server.log"),
+        "-o",
+        options.join(" "),
+        "start",
+      ],
+      { quiet: true },
+    );
     return undefined;
   }
 

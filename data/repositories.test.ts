@@ -1,0 +1,255 @@
+import { randomUUID } from "node:crypto";
+import type { SessionEvent } from "../core/session/events";
+import { createClient, getClient, listClients, setArchived, updateClient } from "./clients";
+import { Stale } from "./errors";
+import {
+  gradeRestriction,
+  listeningsOf,
+  restrictionsOf,
+  saveListening,
+  saveRestriction,
+  setRestrictionRemoved,
+} from "./findings";
+import { addPhoto, photosOfClient, removePhoto, restorePhoto, saveMarks } from "./photos";
+import { saveSeries, seriesOf, type SeriesSettings } from "./series";
+import { appendEvents, eventsOf } from "./session-events";
+import { draft, makeDatabase, type TestDatabase } from "./test/database";
+import type { Tx } from "./database";
+import { closeVisit, listVisits, planVisits, setVisitStatus } from "./visits";
+
+let db: TestDatabase;
+beforeAll(async () => {
+  db = await makeDatabase();
+}, 60_000);
+afterAll(() => db.drop());
+const work = <T>(task: (tx: Tx) => Promise<T>) => db.within(db.practices[0], task);
+const newClient = (change: Partial<typeof draft> = {}) =>
+  work(async (tx) => {
+    const id = randomUUID();
+    await createClient(tx, id, { ...draft, ...change });
+    await planVisits(tx, id, ["2026-01-05", "2026-01-12", "2026-01-19"]);
+    return { id, visits: await listVisits(tx, id) };
+  });
+
+describe("clients", () => {
+  it("makes one client of a form sent twice", async () => {
+    const id = randomUUID();
+    await work((tx) => createClient(tx, id, { ...draft, name: "Twice" }));
+    await work((tx) => createClient(tx, id, { ...draft, name: "Twice again" }));
+    expect(
+      await work(async (tx) => (await listClients(tx, "twice", false)).map((client) => client.name)),
+    ).toEqual(["Twice"]);
+  });
+
+  it("finds by every word, in any field, and takes % and _ for what they are", async () => {
+    await newClient({ name: "Ada Finder", occupation: "bell_founder", complaint: "100% stiff" });
+    const found = (search: string) =>
+      work(async (tx) => (await listClients(tx, search, false)).map((client) => client.name));
+    expect(await found("stiff ada")).toEqual(["Ada Finder"]);
+    expect(await found("100%")).toEqual(["Ada Finder"]);
+    expect(await found("bell_f")).toEqual(["Ada Finder"]);
+    expect(await found("bellXf")).toEqual([]);
+  });
+
+  it("refuses a change made to an older version, and keeps the newer one", async () => {
+    const { id } = await newClient();
+    await work((tx) => updateClient(tx, id, 1, { ...draft, name: "First tab" }));
+    await expect(work((tx) => updateClient(tx, id, 1, { ...draft, name: "Second tab" }))).rejects.toThrow(
+      Stale,
+    );
+    expect(await work((tx) => getClient(tx, id))).toMatchObject({
+      name: "First tab",
+      version: 2,
+      born: null,
+    });
+  });
+
+  it("archives and brings back with all visits", async () => {
+    const { id } = await newClient({ name: "Archie" });
+    await work((tx) => setArchived(tx, id, true));
+    expect(await work((tx) => listClients(tx, "archie", false))).toEqual([]);
+    await work((tx) => setArchived(tx, id, false));
+    expect(await work((tx) => listClients(tx, "archie", false))).toMatchObject([{ visitsPlanned: 3 }]);
+  });
+});
+
+describe("visits", () => {
+  it("moves planned visits, leaves worked ones, and drops surplus ones that hold nothing", async () => {
+    const { id, visits } = await newClient();
+    await work(async (tx) => {
+      await setVisitStatus(tx, visits[0]!.id, "closed");
+      await saveListening(tx, visits[2]!.id, "before", { heels: { symmetry: "even" } });
+      await planVisits(tx, id, ["2026-02-01", "2026-02-08"]);
+    });
+    expect(
+      await work(async (tx) => (await listVisits(tx, id)).map((visit) => [visit.onDate, visit.status])),
+    ).toEqual([
+      ["2026-01-05", "closed"],
+      ["2026-02-08", "planned"],
+      ["2026-01-19", "planned"],
+    ]);
+  });
+
+  it("closes once: a second tab's close is refused", async () => {
+    const { id, visits } = await newClient();
+    await work((tx) => closeVisit(tx, visits[0]!.id, 1, "first note"));
+    await expect(work((tx) => closeVisit(tx, visits[0]!.id, 1, "second note"))).rejects.toThrow(Stale);
+    expect((await work((tx) => listVisits(tx, id)))[0]).toMatchObject({
+      closingNote: "first note",
+      status: "closed",
+    });
+  });
+});
+
+describe("photos", () => {
+  const setup = {
+    width: 600,
+    height: 900,
+    stickLength: 1000,
+    cameraDistance: 3000,
+    cameraHeight: 950,
+    stature: 1700,
+  };
+  const file = { mime: "image/webp", bytes: Buffer.from("picture") };
+  const photo = (visitId: string) => ({
+    id: randomUUID(),
+    visitId,
+    moment: "before" as const,
+    view: "front" as const,
+    setup,
+    marks: {},
+  });
+
+  it("keeps one current picture per visit, moment and view, and brings a replaced one back with its marks", async () => {
+    const { id, visits } = await newClient();
+    const [one, two] = [photo(visits[0]!.id), photo(visits[0]!.id)];
+    await work((tx) => addPhoto(tx, one, file));
+    await work((tx) => addPhoto(tx, one, file));
+    await work((tx) => saveMarks(tx, one.id, 1, { "stick.top": { x: 1, y: 2 } }, setup));
+    await work((tx) => addPhoto(tx, two, file));
+    const current = () =>
+      work(async (tx) => (await photosOfClient(tx, id)).map((each) => [each.id, each.marks]));
+    expect(await current()).toEqual([[two.id, {}]]);
+    await work((tx) => restorePhoto(tx, one.id));
+    expect(await current()).toEqual([[one.id, { "stick.top": { x: 1, y: 2 } }]]);
+    await work((tx) => removePhoto(tx, one.id));
+    expect(await current()).toEqual([]);
+  });
+
+  it("refuses marks over an older version: two tabs cannot undo each other", async () => {
+    const { visits } = await newClient();
+    const one = photo(visits[0]!.id);
+    await work((tx) => addPhoto(tx, one, file));
+    const version = await work((tx) => saveMarks(tx, one.id, 1, {}, setup));
+    await expect(work((tx) => saveMarks(tx, one.id, 1, {}, setup))).rejects.toThrow(Stale);
+    expect(await work((tx) => saveMarks(tx, one.id, version, {}, setup))).toBe(version + 1);
+  });
+});
+
+describe("findings", () => {
+  it("keeps one restriction with a history, and corrects a moment instead of adding to it", async () => {
+    const { id, visits } = await newClient();
+    const restriction = {
+      id: randomUUID(),
+      region: "neck" as const,
+      structure: "neck.upper-trapezius",
+      side: "R" as const,
+      layer: "SM" as const,
+      quality: "band" as const,
+      bind: "" as const,
+      ease: "" as const,
+    };
+    await work(async (tx) => {
+      await saveRestriction(tx, id, restriction);
+      await gradeRestriction(tx, {
+        restrictionId: restriction.id,
+        visitId: visits[1]!.id,
+        moment: "before",
+        grade: 1,
+        tenderness: 0,
+      });
+      await gradeRestriction(tx, {
+        restrictionId: restriction.id,
+        visitId: visits[0]!.id,
+        moment: "before",
+        grade: 2,
+        tenderness: 4,
+      });
+      await gradeRestriction(tx, {
+        restrictionId: restriction.id,
+        visitId: visits[0]!.id,
+        moment: "before",
+        grade: 3,
+        tenderness: 5,
+      });
+    });
+    const [stored] = await work((tx) => restrictionsOf(tx, id));
+    expect(stored!.grades).toEqual([
+      { visit: 1, moment: "before", grade: 3, tenderness: 5 },
+      { visit: 2, moment: "before", grade: 1, tenderness: 0 },
+    ]);
+    await work((tx) => setRestrictionRemoved(tx, restriction.id, true));
+    expect(await work((tx) => restrictionsOf(tx, id))).toEqual([]);
+  });
+
+  it("merges stations heard in two tabs", async () => {
+    const { id, visits } = await newClient();
+    await work((tx) => saveListening(tx, visits[0]!.id, "before", { heels: { symmetry: "even" } }));
+    await work((tx) => saveListening(tx, visits[0]!.id, "before", { ribs: { symmetry: "left leads" } }));
+    expect((await work((tx) => listeningsOf(tx, id)))[0]!.stations).toEqual({
+      heels: { symmetry: "even" },
+      ribs: { symmetry: "left leads" },
+    });
+  });
+});
+
+describe("series", () => {
+  const settings: SeriesSettings = {
+    bookedMinutes: 90,
+    thumbBudget: 40,
+    startOn: "2026-01-05",
+    intervalDays: 10,
+    locks: [],
+  };
+  it("refuses a series saved over one that changed meanwhile", async () => {
+    const { id } = await newClient();
+    const series = { id: randomUUID(), clientId: id, template: "ten-step", settings, plan: null, version: 0 };
+    await work((tx) => saveSeries(tx, series));
+    await expect(work((tx) => saveSeries(tx, { ...series, id: randomUUID() }))).rejects.toThrow(Stale);
+    await work((tx) => saveSeries(tx, { ...series, template: "three-step", version: 1 }));
+    await expect(work((tx) => saveSeries(tx, { ...series, version: 1 }))).rejects.toThrow(Stale);
+    expect(await work((tx) => seriesOf(tx, id))).toMatchObject({
+      template: "three-step",
+      version: 2,
+      settings,
+    });
+  });
+});
+
+describe("the run's log", () => {
+  const event = (kind: "next" | "skip", step: number): SessionEvent => ({
+    id: randomUUID(),
+    at: "2026-01-05T10:00:00.000Z",
+    kind,
+    body: { step },
+  });
+  it("stores an event once, however often it is sent, in the order it came", async () => {
+    const { visits } = await newClient();
+    const log = [event("next", 0), event("skip", 1), event("next", 2)];
+    await work((tx) => appendEvents(tx, visits[0]!.id, log.slice(0, 2)));
+    await Promise.all([
+      work((tx) => appendEvents(tx, visits[0]!.id, log)),
+      work((tx) => appendEvents(tx, visits[0]!.id, log)),
+    ]);
+    expect(await work((tx) => eventsOf(tx, visits[0]!.id))).toEqual(log);
+  });
+
+  it("cannot be rewritten by the application", async () => {
+    const { visits } = await newClient();
+    await work((tx) => appendEvents(tx, visits[0]!.id, [event("next", 0)]));
+    await expect(work((tx) => tx("session_event").del())).rejects.toThrow(/permission denied/);
+    await expect(work((tx) => tx("session_event").update({ kind: "skip" }))).rejects.toThrow(
+      /permission denied/,
+    );
+  });
+});

@@ -1,0 +1,70 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, type Page } from "@playwright/test";
+
+export const ruben = "5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e01";
+
+export async function signIn(page: Page, email = "odile@kiln.example", password = "slow warm hands") {
+  await page.goto("/sign-in");
+  await page.getByLabel("E-mail").fill(email);
+  await page.getByLabel("Password").fill(password);
+  await page.getByRole("button", { name: "Sign in" }).click();
+  await expect(page.getByRole("navigation", { name: "Places" })).toBeVisible();
+}
+
+/** No serious or critical accessibility fault (WCAG 2 A and AA rules of axe). */
+export async function accessible(page: Page) {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa"])
+    .analyze();
+  expect(
+    violations.map((violation) => ({
+      id: violation.id,
+      nodes: violation.nodes.slice(0, 3).map((node) => node.html.slice(0, 160)),
+    })),
+  ).toEqual([]);
+}
+
+/** Fails the test on any error a page logs: script faults, refused styles, broken hydration. */
+export function noConsoleErrors(page: Page): () => void {
+  const errors: string[] = [];
+  page.on("console", (message) => message.type() === "error" && errors.push(message.text()));
+  page.on("pageerror", (error) => errors.push(error.message));
+  return () => expect(errors).toEqual([]);
+}
+
+/** Makes a client by the form and returns its address. */
+export async function newClient(page: Page, name: string): Promise<string> {
+  await page.goto("/clients/new");
+  await page.getByLabel("Name").fill(name);
+  await page.getByLabel("Occupation").fill("net mender");
+  await page.getByLabel("Stature (cm)").fill("172");
+  await page.getByLabel("What they come for, in their words").fill("The left side feels shorter.");
+  await page.getByLabel("Where it is").click();
+  await page.getByRole("option", { name: "Low back" }).click();
+  await page.getByRole("button", { name: "Save client" }).click();
+  await expect(page.getByRole("heading", { level: 1, name })).toBeVisible();
+  return new URL(page.url()).pathname;
+}
+
+/** Takes a picture with the camera stand-in and waits until it can be marked. Returns where things truly are. */
+export async function takePicture(page: Page, dials: Record<string, number> = {}) {
+  await page.getByRole("button", { name: /Take or choose a picture|Take again/ }).click();
+  const dialog = page.getByRole("dialog");
+  for (const [name, value] of Object.entries(dials)) {
+    const dial = dialog.getByRole("slider", { name });
+    await dial.fill(String(value));
+  }
+  await dialog.getByRole("button", { name: "Take the picture" }).click();
+  await expect(page.getByRole("application")).toBeVisible({ timeout: 60_000 });
+}
+
+/** Clicks a place given in the picture's own pixels. */
+export async function clickPicture(
+  page: Page,
+  x: number,
+  y: number,
+  size: { width: number; height: number },
+) {
+  const box = (await page.getByRole("application").boundingBox())!;
+  await page.mouse.click(box.x + (x / size.width) * box.width, box.y + (y / size.height) * box.height);
+}
