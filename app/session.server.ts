@@ -39,6 +39,7 @@ const unreachable = new Set([
   "57P03",
   "08006",
   "53300",
+  "55000",
 ]);
 
 /** A database that does not answer becomes a 503 with its own page, instead of a fault of ours. */
@@ -97,10 +98,19 @@ export const signedIn: MiddlewareFunction<Response> = async ({ request, context 
   }
 };
 
-/** Turns what repositories throw into answers a page can show. Wrap the body of a loader or action in it. */
-export async function answering<T>(work: () => Promise<T>): Promise<T> {
+/**
+ * Runs the body of a loader or action within the request's transaction. Bodies of one request take turns, because
+ * they share one connection. What repositories throw becomes an answer that a page can show.
+ */
+export async function inSession<T>(
+  context: Readonly<RouterContextProvider>,
+  work: (session: Session) => Promise<T>,
+): Promise<T> {
+  const own = session(context) as Session & { turn?: Promise<unknown> };
+  const mine = (own.turn ?? Promise.resolve()).then(() => work(own));
+  own.turn = mine.catch(() => undefined);
   try {
-    return await work();
+    return await mine;
   } catch (error) {
     if (error instanceof NotFound) throw new Response("Not found", { status: 404, statusText: error.what });
     if (error instanceof Stale)

@@ -44,10 +44,11 @@ describe("taking a picture in", () => {
     const whole = await picture(800, 800).png().toBuffer();
     expect(await refusal(whole.subarray(0, whole.length / 2))).toMatch(/damaged or cut off/);
     expect(await refusal(await picture(100, 100).png().toBuffer())).toMatch(/at least 200 × 200/);
-    const frame = (background: string) => ({
-      create: { width: 300, height: 300, channels: 3 as const, background },
-    });
-    const moving = await sharp([frame("red"), frame("blue")], { join: { animated: true } })
+    const frame = (background: string) =>
+      sharp({ create: { width: 300, height: 300, channels: 3, background } })
+        .png()
+        .toBuffer();
+    const moving = await sharp([await frame("red"), await frame("blue")], { join: { animated: true } })
       .webp()
       .toBuffer();
     expect(await refusal(moving)).toMatch(/animation/);

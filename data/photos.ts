@@ -56,7 +56,7 @@ export async function addPhoto(
     setup: JSON.stringify(photo.setup),
     points: JSON.stringify(photo.marks),
   });
-  await tx("photo_file").insert({ photo_id: photo.id, ...file });
+  await tx("photo_file").insert({ photo_id: photo.id, mime: file.mime, bytes: file.bytes });
 }
 
 export async function photoFile(tx: Tx, id: string): Promise<{ mime: string; bytes: Buffer }> {

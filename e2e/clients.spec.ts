@@ -61,9 +61,11 @@ test("every place and stage opens without faults, in light and dim, by keyboard"
   await page.getByRole("button", { name: "Odile" }).click();
   await page.getByRole("menuitem", { name: "Light theme" }).click();
   await page.keyboard.press("Control+k");
-  await page.getByLabel("Jump to a client, stage or place").fill("Ruben");
+  await page.getByRole("combobox", { name: "Jump to a client, stage or place" }).fill("Ruben");
+  await expect(page.getByRole("option", { name: "Ruben Asplund" })).toBeVisible();
   await page.keyboard.press("Enter");
   await expect(page.getByRole("heading", { level: 1, name: "Ruben Asplund" })).toBeVisible();
+  await expect(page.getByRole("dialog")).toHaveCount(0);
   await page.keyboard.press("?");
   await expect(page.getByRole("dialog", { name: "Keyboard shortcuts" })).toBeVisible();
   clean();

@@ -29,8 +29,9 @@ test("marks by keyboard and touch, with undo, redo and a magnifier that stays cl
   await expect.poll(() => tilt.innerText()).toBe(original);
 
   // touch: a finger on a free place moves the chosen point there
-  const box = (await picture.boundingBox())!;
   await page.getByRole("button", { name: /^Tragus, left/ }).click();
+  await picture.scrollIntoViewIfNeeded();
+  const box = (await picture.boundingBox())!;
   await page.touchscreen.tap(box.x + box.width * 0.2, box.y + box.height * 0.5);
   await expect(page.getByRole("listitem").filter({ hasText: "Head forward of ankle" })).toBeVisible();
   const glass = (await page.getByTestId("magnifier").boundingBox())!;

@@ -1,20 +1,21 @@
 import { redirect } from "react-router";
 import type { Route } from "./+types/account";
-import { endedCookie, session } from "~app/session.server";
+import { endedCookie, inSession } from "~app/session.server";
 import { saveSettings, signOut } from "~data/practitioners";
 
 export const loader = () => redirect("/");
 
-export async function action({ request, context }: Route.ActionArgs) {
-  const { tx, practitioner, token } = session(context);
-  const intent = (await request.formData()).get("intent");
-  if (intent === "sign-out") {
-    await signOut(tx, token);
-    return redirect("/sign-in", { headers: { "Set-Cookie": endedCookie(request) } });
-  }
-  if (intent === "dim") {
-    await saveSettings(tx, practitioner.id, { ...practitioner.settings, dim: !practitioner.settings.dim });
-    return { ok: true };
-  }
-  throw new Response("Unknown request", { status: 400 });
+export function action({ request, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx, practitioner, token }) => {
+    const intent = (await request.formData()).get("intent");
+    if (intent === "sign-out") {
+      await signOut(tx, token);
+      return redirect("/sign-in", { headers: { "Set-Cookie": endedCookie(request) } });
+    }
+    if (intent === "dim") {
+      await saveSettings(tx, practitioner.id, { ...practitioner.settings, dim: !practitioner.settings.dim });
+      return { ok: true };
+    }
+    throw new Response("Unknown request", { status: 400 });
+  });
 }

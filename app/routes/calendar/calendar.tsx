@@ -5,7 +5,7 @@ import Typography from "@mui/material/Typography";
 import { addDays, addWeeks, format, parseISO, startOfWeek } from "date-fns";
 import { Link } from "react-router";
 import type { Route } from "./+types/calendar";
-import { session } from "~app/session.server";
+import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
 import { Page } from "~app/ui/page";
 import { visitsBetween } from "~data/visits";
@@ -14,24 +14,25 @@ export const meta: Route.MetaFunction = () => [{ title: "Calendar · Ember Path"
 const iso = (date: Date) => format(date, "yyyy-MM-dd");
 const weeks = 4;
 
-export async function loader({ request, context }: Route.LoaderArgs) {
-  const { tx } = session(context);
-  const asked = new URL(request.url).searchParams.get("from") ?? "";
-  const day = today();
-  const start = startOfWeek(parseISO(/^\d{4}-\d{2}-\d{2}$/.test(asked) ? asked : day), { weekStartsOn: 1 });
-  const visits = await visitsBetween(tx, iso(start), iso(addDays(start, weeks * 7 - 1)));
-  return {
-    day,
-    start: iso(start),
-    visits: visits.map(({ id, clientId, clientName, ordinal, onDate, status }) => ({
-      id,
-      clientId,
-      clientName,
-      ordinal,
-      onDate,
-      status,
-    })),
-  };
+export function loader({ request, context }: Route.LoaderArgs) {
+  return inSession(context, async ({ tx }) => {
+    const asked = new URL(request.url).searchParams.get("from") ?? "";
+    const day = today();
+    const start = startOfWeek(parseISO(/^\d{4}-\d{2}-\d{2}$/.test(asked) ? asked : day), { weekStartsOn: 1 });
+    const visits = await visitsBetween(tx, iso(start), iso(addDays(start, weeks * 7 - 1)));
+    return {
+      day,
+      start: iso(start),
+      visits: visits.map(({ id, clientId, clientName, ordinal, onDate, status }) => ({
+        id,
+        clientId,
+        clientName,
+        ordinal,
+        onDate,
+        status,
+      })),
+    };
+  });
 }
 
 const statusWord = { planned: "", open: ", under way", closed: ", done" } as const;

@@ -10,7 +10,7 @@ import { ageOn } from "~core/client";
 import { keptBetween } from "~core/change/carry-over";
 import { momentsOf } from "~core/change/moments";
 import { templateOf } from "~core/series/template";
-import { answering, session } from "~app/session.server";
+import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
 import { getClient } from "~data/clients";
@@ -27,8 +27,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export function loader({ request, params, context }: Route.LoaderArgs) {
-  const { tx } = session(context);
-  return answering(async () => {
+  return inSession(context, async ({ tx }) => {
     const client = await getClient(tx, params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, request);
     const series = await seriesOf(tx, client.id);

@@ -9,7 +9,7 @@ import { useEffect, useRef } from "react";
 import { Link, useFetcher, useSearchParams, useSubmit } from "react-router";
 import type { Route } from "./+types/clients";
 import { ageOn } from "~core/client";
-import { answering, session } from "~app/session.server";
+import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
 import { useNotify } from "~app/ui/notices";
@@ -19,19 +19,21 @@ import { Progress } from "./progress";
 
 export const meta: Route.MetaFunction = () => [{ title: "Clients · Ember Path" }];
 
-export async function loader({ request, context }: Route.LoaderArgs) {
-  const { tx } = session(context);
-  const query = new URL(request.url).searchParams;
-  const archived = query.get("archived") === "1";
-  const clients = await listClients(tx, query.get("q") ?? "", archived);
-  return { clients, archived, today: today() };
+export function loader({ request, context }: Route.LoaderArgs) {
+  return inSession(context, async ({ tx }) => {
+    const query = new URL(request.url).searchParams;
+    const archived = query.get("archived") === "1";
+    const clients = await listClients(tx, query.get("q") ?? "", archived);
+    return { clients, archived, today: today() };
+  });
 }
 
-export async function action({ request, context }: Route.ActionArgs) {
-  const { tx } = session(context);
-  const form = await request.formData();
-  await answering(() => setArchived(tx, String(form.get("id")), form.get("intent") === "archive"));
-  return { ok: true };
+export function action({ request, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx }) => {
+    const form = await request.formData();
+    await setArchived(tx, String(form.get("id")), form.get("intent") === "archive");
+    return { ok: true };
+  });
 }
 
 export default function Clients({ loaderData: { clients, archived, today } }: Route.ComponentProps) {

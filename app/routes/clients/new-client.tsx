@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import { randomUUID } from "node:crypto";
 import { data, Link, redirect } from "react-router";
 import type { Route } from "./+types/new-client";
-import { session } from "~app/session.server";
+import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
 import { Page } from "~app/ui/page";
 import { validate } from "~app/validation";
@@ -16,16 +16,17 @@ export const meta: Route.MetaFunction = () => [{ title: "New client · Ember Pat
 /** The id is made before the form is sent, so that a double click makes one client. */
 export const loader = () => ({ id: randomUUID() });
 
-export async function action({ request, context }: Route.ActionArgs) {
-  const { tx } = session(context);
-  const body = (await request.json()) as { id?: string };
-  const { value, errors } = await validate(clientSchema, body);
-  if (errors) return data({ errors }, { status: 400 });
-  if (!/^[0-9a-f-]{36}$/.test(body.id ?? ""))
-    throw new Response("The new client's id is missing", { status: 400 });
-  await createClient(tx, body.id!, toDraft(value));
-  await planVisits(tx, body.id!, [today()]);
-  return redirect(`/clients/${body.id}`);
+export function action({ request, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx }) => {
+    const body = (await request.json()) as { id?: string };
+    const { value, errors } = await validate(clientSchema, body);
+    if (errors) return data({ errors }, { status: 400 });
+    if (!/^[0-9a-f-]{36}$/.test(body.id ?? ""))
+      throw new Response("The new client's id is missing", { status: 400 });
+    await createClient(tx, body.id!, toDraft(value));
+    await planVisits(tx, body.id!, [today()]);
+    return redirect(`/clients/${body.id}`);
+  });
 }
 
 export default function NewClient({ loaderData }: Route.ComponentProps) {

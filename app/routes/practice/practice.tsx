@@ -8,7 +8,7 @@ import { usualPrecision } from "~core/measure/propagate";
 import { strain } from "~core/series/score";
 import { foldRun } from "~core/session/fold";
 import { workedSession } from "~core/session/worked";
-import { session } from "~app/session.server";
+import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
 import { Page } from "~app/ui/page";
 import { eventsOf } from "~data/session-events";
@@ -25,24 +25,25 @@ const partName = {
   back: "Low back",
 } as const;
 
-export async function loader({ context }: Route.LoaderArgs) {
-  const { tx } = session(context);
-  const start = addWeeks(startOfWeek(parseISO(today()), { weekStartsOn: 1 }), 1 - weeks);
-  const visits = await visitsBetween(tx, format(start, "yyyy-MM-dd"), today());
-  const load = parts.map(() => Array.from({ length: weeks }, () => 0));
-  for (const visit of visits) {
-    const state = foldRun(await eventsOf(tx, visit.id));
-    if (state.phase === "not started") continue;
-    const week = Math.floor((parseISO(visit.onDate).getTime() - start.getTime()) / (7 * 864e5) + 0.001);
-    const worked = workedSession(state);
-    parts.forEach((part, i) => {
-      if (week >= 0 && week < weeks) load[i]![week]! += strain(worked, part);
-    });
-  }
-  return {
-    load: load.map((row) => row.map((value) => Math.round(value))),
-    weeks: Array.from({ length: weeks }, (_, i) => format(addWeeks(start, i), "d MMM")),
-  };
+export function loader({ context }: Route.LoaderArgs) {
+  return inSession(context, async ({ tx }) => {
+    const start = addWeeks(startOfWeek(parseISO(today()), { weekStartsOn: 1 }), 1 - weeks);
+    const visits = await visitsBetween(tx, format(start, "yyyy-MM-dd"), today());
+    const load = parts.map(() => Array.from({ length: weeks }, () => 0));
+    for (const visit of visits) {
+      const state = foldRun(await eventsOf(tx, visit.id));
+      if (state.phase === "not started") continue;
+      const week = Math.floor((parseISO(visit.onDate).getTime() - start.getTime()) / (7 * 864e5) + 0.001);
+      const worked = workedSession(state);
+      parts.forEach((part, i) => {
+        if (week >= 0 && week < weeks) load[i]![week]! += strain(worked, part);
+      });
+    }
+    return {
+      load: load.map((row) => row.map((value) => Math.round(value))),
+      weeks: Array.from({ length: weeks }, (_, i) => format(addWeeks(start, i), "d MMM")),
+    };
+  });
 }
 
 /** Your own hands over the weeks, from the run sheets, and how sure your marking is taken to be. */

@@ -1,6 +1,6 @@
 import type { Route } from "./+types/events";
 import { eventKinds } from "~core/session/events";
-import { answering, session, signedIn } from "~app/session.server";
+import { inSession, signedIn } from "~app/session.server";
 import { appendEvents } from "~data/session-events";
 import { getVisit, setVisitStatus } from "~data/visits";
 import { parseEvents } from "./parse-events";
@@ -9,8 +9,7 @@ export const middleware: Route.MiddlewareFunction[] = [signedIn];
 
 /** Appends events. Ids are the sender's: the same event twice is stored once. */
 export function action({ request, params, context }: Route.ActionArgs) {
-  const { tx } = session(context);
-  return answering(async () => {
+  return inSession(context, async ({ tx }) => {
     const visit = await getVisit(tx, params.visitId);
     const events = parseEvents(await request.json(), eventKinds);
     if (!events) return Response.json({ error: "Events: one of them is not well formed." }, { status: 400 });

@@ -2,7 +2,7 @@ import { redirect } from "react-router";
 import type { Route } from "./+types/run";
 import { runSteps } from "~core/session/events";
 import { inOrder } from "~core/findings/restriction";
-import { answering, session, signedIn } from "~app/session.server";
+import { inSession, signedIn } from "~app/session.server";
 import { getClient } from "~data/clients";
 import { restrictionsOf } from "~data/findings";
 import { seriesOf } from "~data/series";
@@ -16,8 +16,7 @@ export const handle = { dim: true };
 export const meta: Route.MetaFunction = () => [{ title: "Run sheet · Ember Path" }];
 
 export function loader({ params, context }: Route.LoaderArgs) {
-  const { tx, practitioner } = session(context);
-  return answering(async () => {
+  return inSession(context, async ({ tx, practitioner }) => {
     const visit = await getVisit(tx, params.visitId);
     const client = await getClient(tx, visit.clientId);
     const series = await seriesOf(tx, client.id);

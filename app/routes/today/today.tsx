@@ -12,7 +12,7 @@ import { formatSigned, unitSign } from "~core/measure/format";
 import { sessionMinutes } from "~core/series/plan";
 import { strain } from "~core/series/score";
 import { templateOf } from "~core/series/template";
-import { session } from "~app/session.server";
+import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
 import { weekday } from "~app/ui/dates";
 import { Empty, Page } from "~app/ui/page";
@@ -23,59 +23,60 @@ import { unfinishedVisits, visitsBetween } from "~data/visits";
 
 export const meta: Route.MetaFunction = () => [{ title: "Today · Ember Path" }];
 
-export async function loader({ context }: Route.LoaderArgs) {
-  const { tx, practitioner } = session(context);
-  const day = today();
-  const ahead = format(addDays(parseISO(day), 21), "yyyy-MM-dd");
-  const visits = (await visitsBetween(tx, day, ahead)).filter((visit) => visit.status !== "closed");
-  const first = visits[0]?.onDate;
-  const shown = visits
-    .filter((visit) => visit.onDate === day || (visits[0]!.onDate !== day && visit.onDate === first))
-    .slice(0, 8);
-  const briefs = [];
-  for (const visit of shown) {
-    const client = await getClient(tx, visit.clientId);
-    const series = await seriesOf(tx, client.id);
-    const moments = momentsOf(await photosOfClient(tx, client.id));
-    const planned = series?.plan?.sessions[visit.ordinal - 1];
-    const [start, latest] = [moments[0], moments.at(-1)];
-    const real =
-      start && latest && start !== latest
-        ? compareMoments(start.readings, latest.readings)
-            .filter((change) => change.verdict === "real")
-            .slice(0, 3)
-        : [];
-    const template = series && templateOf(series.template).sessions[visit.ordinal - 1];
-    briefs.push({
-      visitId: visit.id,
-      clientId: client.id,
-      ordinal: visit.ordinal,
-      onDate: visit.onDate,
-      name: client.name,
-      occupation: client.occupation,
-      pressureCeiling: client.pressureCeiling,
-      for: template ? `${template.name}. ${template.intent}` : client.complaint,
-      minutes: planned ? Math.round(sessionMinutes(planned)) : null,
-      thumbs: planned ? strain(planned, "thumb") : 0,
-      fingers: planned ? strain(planned, "fingers") : 0,
-      changes: real.map(
-        (change) =>
-          `${change.first.metric.name} ${formatSigned(change.first.metric, change.difference)}${unitSign(change.first.metric)}${change.direction ? ` ${change.direction}` : ""}`,
-      ),
-      kept: keptBetween(moments, moments.at(-1)?.ordinal ? moments.at(-1)!.ordinal - 1 : 0) ?? null,
-    });
-  }
-  return {
-    day,
-    briefs,
-    name: practitioner.name.split(" ")[0]!,
-    unfinished: (await unfinishedVisits(tx)).map(({ id, clientId, clientName, ordinal }) => ({
-      id,
-      clientId,
-      clientName,
-      ordinal,
-    })),
-  };
+export function loader({ context }: Route.LoaderArgs) {
+  return inSession(context, async ({ tx, practitioner }) => {
+    const day = today();
+    const ahead = format(addDays(parseISO(day), 21), "yyyy-MM-dd");
+    const visits = (await visitsBetween(tx, day, ahead)).filter((visit) => visit.status !== "closed");
+    const first = visits[0]?.onDate;
+    const shown = visits
+      .filter((visit) => visit.onDate === day || (visits[0]!.onDate !== day && visit.onDate === first))
+      .slice(0, 8);
+    const briefs = [];
+    for (const visit of shown) {
+      const client = await getClient(tx, visit.clientId);
+      const series = await seriesOf(tx, client.id);
+      const moments = momentsOf(await photosOfClient(tx, client.id));
+      const planned = series?.plan?.sessions[visit.ordinal - 1];
+      const [start, latest] = [moments[0], moments.at(-1)];
+      const real =
+        start && latest && start !== latest
+          ? compareMoments(start.readings, latest.readings)
+              .filter((change) => change.verdict === "real")
+              .slice(0, 3)
+          : [];
+      const template = series && templateOf(series.template).sessions[visit.ordinal - 1];
+      briefs.push({
+        visitId: visit.id,
+        clientId: client.id,
+        ordinal: visit.ordinal,
+        onDate: visit.onDate,
+        name: client.name,
+        occupation: client.occupation,
+        pressureCeiling: client.pressureCeiling,
+        for: template ? `${template.name}. ${template.intent}` : client.complaint,
+        minutes: planned ? Math.round(sessionMinutes(planned)) : null,
+        thumbs: planned ? strain(planned, "thumb") : 0,
+        fingers: planned ? strain(planned, "fingers") : 0,
+        changes: real.map(
+          (change) =>
+            `${change.first.metric.name} ${formatSigned(change.first.metric, change.difference)}${unitSign(change.first.metric)}${change.direction ? ` ${change.direction}` : ""}`,
+        ),
+        kept: keptBetween(moments, moments.at(-1)?.ordinal ? moments.at(-1)!.ordinal - 1 : 0) ?? null,
+      });
+    }
+    return {
+      day,
+      briefs,
+      name: practitioner.name.split(" ")[0]!,
+      unfinished: (await unfinishedVisits(tx)).map(({ id, clientId, clientName, ordinal }) => ({
+        id,
+        clientId,
+        clientName,
+        ordinal,
+      })),
+    };
+  });
 }
 
 export default function Today({ loaderData: { day, briefs, unfinished, name } }: Route.ComponentProps) {

@@ -13,7 +13,7 @@ import { formatSigned, formatValue, unitSign } from "~core/measure/format";
 import { stanceLine } from "~core/measure/stance-line";
 import { viewName, views, isSideView } from "~core/measure/view";
 import { structureOf } from "~core/anatomy/structures";
-import { answering, session } from "~app/session.server";
+import { inSession } from "~app/session.server";
 import { visitOf } from "~app/routes/client/workspace.server";
 import { Empty } from "~app/ui/page";
 import { getClient } from "~data/clients";
@@ -23,8 +23,7 @@ import { changeBar, stancePaths } from "./change-layout";
 import { summarise } from "~core/change/summary";
 
 export function loader({ request, params, context }: Route.LoaderArgs) {
-  const { tx } = session(context);
-  return answering(async () => {
+  return inSession(context, async ({ tx }) => {
     const client = await getClient(tx, params.clientId);
     const { visit } = await visitOf(tx, client.id, request);
     return {

@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import { data, redirect } from "react-router";
 import type { Route } from "./+types/edit";
-import { answering, session } from "~app/session.server";
+import { inSession } from "~app/session.server";
 import { validate } from "~app/validation";
 import { getClient, updateClient } from "~data/clients";
 import { Stale } from "~data/errors";
@@ -11,26 +11,26 @@ import { clientSchema, toDraft, toForm } from "~app/routes/clients/client-form";
 export const handle = { slim: true };
 
 export function loader({ params, context }: Route.LoaderArgs) {
-  const { tx } = session(context);
-  return answering(async () => {
+  return inSession(context, async ({ tx }) => {
     const client = await getClient(tx, params.clientId);
     return { form: toForm(client), version: client.version };
   });
 }
 
-export async function action({ request, params, context }: Route.ActionArgs) {
-  const { tx } = session(context);
-  const body = (await request.json()) as { version?: number };
-  const { value, errors } = await validate(clientSchema, body);
-  if (errors) return data({ errors }, { status: 400 });
-  try {
-    await updateClient(tx, params.clientId, Number(body.version), toDraft(value));
-  } catch (error) {
-    // What was typed stays in the form: the screen says so instead of showing a fault page.
-    if (error instanceof Stale) return data({ conflict: true }, { status: 409 });
-    return answering(() => Promise.reject(error));
-  }
-  return redirect(`/clients/${params.clientId}`);
+export function action({ request, params, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx }) => {
+    const body = (await request.json()) as { version?: number };
+    const { value, errors } = await validate(clientSchema, body);
+    if (errors) return data({ errors }, { status: 400 });
+    try {
+      await updateClient(tx, params.clientId, Number(body.version), toDraft(value));
+    } catch (error) {
+      // What was typed stays in the form: the screen says so instead of showing a fault page.
+      if (error instanceof Stale) return data({ conflict: true }, { status: 409 });
+      throw error;
+    }
+    return redirect(`/clients/${params.clientId}`);
+  });
 }
 
 export default function Edit({ loaderData }: Route.ComponentProps) {

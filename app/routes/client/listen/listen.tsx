@@ -21,7 +21,7 @@ import {
   type StationKey,
 } from "~core/light-touch/stations";
 import { z95 } from "~core/units";
-import { answering, session } from "~app/session.server";
+import { inSession } from "~app/session.server";
 import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
 import { validate } from "~app/validation";
 import { getClient } from "~data/clients";
@@ -31,8 +31,7 @@ import { ListenMap } from "./listen-map";
 export const handle = { slim: true };
 
 export function loader({ request, params, context }: Route.LoaderArgs) {
-  const { tx } = session(context);
-  return answering(async () => {
+  return inSession(context, async ({ tx }) => {
     const client = await getClient(tx, params.clientId);
     const { visit } = await visitOf(tx, client.id, request);
     const all = await listeningsOf(tx, client.id);
@@ -84,8 +83,7 @@ const schema = object({
 });
 
 export function action({ request, params, context }: Route.ActionArgs) {
-  const { tx } = session(context);
-  return answering(async () => {
+  return inSession(context, async ({ tx }) => {
     const body = (await request.json()) as { visitId?: string };
     const { value, errors } = await validate(schema, body);
     if (errors) return data({ errors }, { status: 400 });

@@ -13,7 +13,7 @@ import { structureOf } from "~core/anatomy/structures";
 import { sessionMinutes } from "~core/series/plan";
 import { templateOf } from "~core/series/template";
 import { foldRun } from "~core/session/fold";
-import { answering, session } from "~app/session.server";
+import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
 import { visitOf } from "~app/routes/client/workspace.server";
@@ -24,8 +24,7 @@ import { seriesOf } from "~data/series";
 import { eventsOf } from "~data/session-events";
 
 export function loader({ request, params, context }: Route.LoaderArgs) {
-  const { tx } = session(context);
-  return answering(async () => {
+  return inSession(context, async ({ tx }) => {
     const client = await getClient(tx, params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, request);
     const series = await seriesOf(tx, client.id);

@@ -11,7 +11,7 @@ import { breaches } from "~core/series/rules";
 import { scoreOf } from "~core/series/score";
 import { seriesDates } from "~core/series/dates";
 import { templateOf } from "~core/series/template";
-import { answering, session } from "~app/session.server";
+import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
 import { planInputOf } from "~app/routes/client/plan-input.server";
 import { Empty } from "~app/ui/page";
@@ -37,8 +37,7 @@ const usualSettings = (startOn: string): SeriesSettings => ({
 });
 
 export function loader({ params, context }: Route.LoaderArgs) {
-  const { tx } = session(context);
-  return answering(async () => {
+  return inSession(context, async ({ tx }) => {
     const client = await getClient(tx, params.clientId);
     const series = await seriesOf(tx, client.id);
     const visits = await listVisits(tx, client.id);
@@ -59,8 +58,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
 }
 
 export function action({ request, params, context }: Route.ActionArgs) {
-  const { tx } = session(context);
-  return answering(async () => {
+  return inSession(context, async ({ tx }) => {
     const body = (await request.json()) as { id: string; version: number; plan: unknown };
     const series = await validate(seriesSchema, body);
     if (series.errors) return data({ errors: series.errors }, { status: 400 });

@@ -11,10 +11,11 @@ import { elapsed, foldRun } from "~core/session/fold";
 import { techniqueOf } from "~core/techniques/catalogue";
 import { positionName } from "~core/techniques/technique";
 import { minutesOf, sessionMinutes } from "~core/series/plan";
-import { answering, session } from "~app/session.server";
+import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
 import { Empty } from "~app/ui/page";
+import { useHydrated } from "~app/ui/use-hydrated";
 import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
 import { getClient } from "~data/clients";
 import { Stale } from "~data/errors";
@@ -23,8 +24,7 @@ import { eventsOf } from "~data/session-events";
 import { closeVisit, listVisits, planVisits } from "~data/visits";
 
 export function loader({ request, params, context }: Route.LoaderArgs) {
-  const { tx } = session(context);
-  return answering(async () => {
+  return inSession(context, async ({ tx }) => {
     const client = await getClient(tx, params.clientId);
     const { visit } = await visitOf(tx, client.id, request);
     const series = await seriesOf(tx, client.id);
@@ -50,8 +50,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
 }
 
 export function action({ request, params, context }: Route.ActionArgs) {
-  const { tx } = session(context);
-  return answering(async () => {
+  return inSession(context, async ({ tx }) => {
     const form = await request.formData();
     const visit = await ownVisit(tx, params.clientId, form.get("visitId"));
     const note = String(form.get("note") ?? "").slice(0, 20_000);
@@ -187,6 +186,7 @@ function Closing({
 }) {
   const [note, setNote] = useState(kept ?? run?.draft ?? "");
   const busy = useNavigation().state === "submitting";
+  const ready = useHydrated();
   return (
     <Form method="post">
       <Typography variant="h2" sx={{ mb: 1 }}>
@@ -215,7 +215,7 @@ function Closing({
       <Button
         type="submit"
         variant={run?.phase === "finished" ? "contained" : "outlined"}
-        disabled={busy}
+        disabled={busy || !ready}
         sx={{ mt: 2 }}
       >
         {busy ? "Closing" : `Close visit ${visit.ordinal}`}

@@ -1,34 +1,34 @@
 import type { Route } from "./+types/photo";
 import { lawfulMarks } from "~core/measure/marking";
-import { answering, session } from "~app/session.server";
+import { inSession } from "~app/session.server";
 import { validate } from "~app/validation";
 import { NotFound, Stale } from "~data/errors";
 import { photoFile, photosOfClient, removePhoto, restorePhoto, saveMarks } from "~data/photos";
 import { setupSchema } from "./setup-form";
 
 /** The picture itself: for those signed in to its practice only, and never for shared caches. */
-export async function loader({ params, context }: Route.LoaderArgs) {
-  const { tx } = session(context);
-  const file = await answering(() => photoFile(tx, params.photoId));
-  return new Response(new Uint8Array(file.bytes), {
-    headers: {
-      "Content-Type": file.mime,
-      "Cache-Control": "private, max-age=86400, immutable",
-      "Content-Disposition": "inline",
-    },
+export function loader({ params, context }: Route.LoaderArgs) {
+  return inSession(context, async ({ tx }) => {
+    const file = await photoFile(tx, params.photoId);
+    return new Response(new Uint8Array(file.bytes), {
+      headers: {
+        "Content-Type": file.mime,
+        "Cache-Control": "private, max-age=86400, immutable",
+        "Content-Disposition": "inline",
+      },
+    });
   });
 }
 
 /** Saves marks and set-up, takes the picture away, or brings it back. */
-export async function action({ request, params, context }: Route.ActionArgs) {
-  const { tx } = session(context);
-  const body = (await request.json()) as {
-    intent?: string;
-    version?: number;
-    marks?: unknown;
-    setup?: unknown;
-  };
-  return answering(async () => {
+export function action({ request, params, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx }) => {
+    const body = (await request.json()) as {
+      intent?: string;
+      version?: number;
+      marks?: unknown;
+      setup?: unknown;
+    };
     if (body.intent === "remove") await removePhoto(tx, params.photoId);
     else if (body.intent === "restore") await restorePhoto(tx, params.photoId);
     else {

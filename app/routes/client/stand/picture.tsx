@@ -35,8 +35,11 @@ const lines: Record<"front" | "back" | "side", (readonly string[])[]> = {
   ],
 };
 
-/** How near (screen px) a pointer must come to take hold of a mark. */
-const reach = 16;
+/**
+ * How near (screen px) a pointer must come to take hold of a mark: less while another point waits to be placed, so
+ * that the canthus can be set next to the tragus.
+ */
+const reach = { waiting: 6, free: 16 };
 
 /**
  * The photograph with its marks. Mouse and touch place and drag, arrows nudge; a magnifier shows the place under the
@@ -76,7 +79,7 @@ export function Picture({
   const nearest = (at: Px): MarkKey | undefined => {
     const { px } = scale();
     let best: MarkKey | undefined;
-    let distance = reach * px;
+    let distance = (marking.marks[marking.active] ? reach.free : reach.waiting) * px;
     for (const key of placed) {
       const place = marking.marks[key]!;
       const d = Math.hypot(place.x - at.x, place.y - at.y);

@@ -9,7 +9,7 @@ import type { Route } from "./+types/stand";
 import { momentsOf } from "~core/change/moments";
 import type { Moment } from "~core/findings/restriction";
 import { views, viewName, type View } from "~core/measure/view";
-import { answering, session } from "~app/session.server";
+import { inSession } from "~app/session.server";
 import { visitOf } from "~app/routes/client/workspace.server";
 import { getClient } from "~data/clients";
 import { photosOfClient } from "~data/photos";
@@ -20,8 +20,7 @@ import { TakePhoto } from "./take-photo";
 export const handle = { slim: true };
 
 export function loader({ request, params, context }: Route.LoaderArgs) {
-  const { tx } = session(context);
-  return answering(async () => {
+  return inSession(context, async ({ tx }) => {
     const client = await getClient(tx, params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, request);
     const photos = await photosOfClient(tx, client.id);

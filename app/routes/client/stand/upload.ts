@@ -1,5 +1,5 @@
 import type { Route } from "./+types/upload";
-import { answering, session } from "~app/session.server";
+import { inSession } from "~app/session.server";
 import { validate } from "~app/validation";
 import { addPhoto } from "~data/photos";
 import { mostBytes, takeIn, UnfitPicture } from "~data/photo-intake";
@@ -22,12 +22,11 @@ async function readBody(request: Request): Promise<Buffer> {
 }
 
 /** Takes a picture for a visit: the body is the file, the address says what it shows and how it was taken. */
-export async function action({ request, params, context }: Route.ActionArgs) {
-  const { tx } = session(context);
-  const query = Object.fromEntries(new URL(request.url).searchParams);
-  const { value, errors } = await validate(uploadSchema, query);
-  if (errors) return Response.json({ error: Object.values(errors)[0] }, { status: 400 });
-  return answering(async () => {
+export function action({ request, params, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx }) => {
+    const query = Object.fromEntries(new URL(request.url).searchParams);
+    const { value, errors } = await validate(uploadSchema, query);
+    if (errors) return Response.json({ error: Object.values(errors)[0] }, { status: 400 });
     const client = await getClient(tx, params.clientId);
     const visit = await ownVisit(tx, client.id, value.visit);
     try {

@@ -10,7 +10,7 @@ import { layers, layerName, type LayerKey } from "~core/anatomy/layers";
 import { regionName, type RegionKey } from "~core/anatomy/regions";
 import { structureOf } from "~core/anatomy/structures";
 import { historyOf, latestGrade, type Moment, type Restriction } from "~core/findings/restriction";
-import { answering, session } from "~app/session.server";
+import { inSession } from "~app/session.server";
 import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
 import { useNotify } from "~app/ui/notices";
 import { depthColours } from "~app/ui/theme";
@@ -24,8 +24,7 @@ import { gradingSchema, restrictionSchema } from "./restriction-form";
 export const handle = { slim: true };
 
 export function loader({ request, params, context }: Route.LoaderArgs) {
-  const { tx } = session(context);
-  return answering(async () => {
+  return inSession(context, async ({ tx }) => {
     const client = await getClient(tx, params.clientId);
     const { visit } = await visitOf(tx, client.id, request);
     return { visit, restrictions: await restrictionsOf(tx, client.id) };
@@ -33,8 +32,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
 }
 
 export function action({ request, params, context }: Route.ActionArgs) {
-  const { tx } = session(context);
-  return answering(async () => {
+  return inSession(context, async ({ tx }) => {
     const body = (await request.json()) as { intent: string; id?: string; visitId?: string };
     await getClient(tx, params.clientId);
     if (body.intent === "remove" || body.intent === "restore") {
