@@ -85,7 +85,7 @@ export function CommandBox() {
       onClose={() => setOpen(null)}
       fullWidth
       maxWidth="sm"
-      aria-label={open === "keys" ? "Keyboard shortcuts" : "Jump to"}
+      slotProps={{ paper: { "aria-label": open === "keys" ? "Keyboard shortcuts" : "Jump to" } }}
     >
       <Box sx={{ p: 3 }}>
         {open === "keys" ? (

@@ -318,7 +318,7 @@ export function RunSheet({
 function NoteDialog({ close, save }: { close: () => void; save: (text: string) => void }) {
   const [text, setText] = useState("");
   return (
-    <Dialog open onClose={close} fullWidth maxWidth="sm" aria-label="Note">
+    <Dialog open onClose={close} fullWidth maxWidth="sm" slotProps={{ paper: { "aria-label": "Note" } }}>
       <Box
         component="form"
         sx={{ p: 3 }}

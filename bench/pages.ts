@@ -1,0 +1,119 @@
+import { spawn } from "node:child_process";
+import { mkdtempSync, readdirSync, readFileSync, chmodSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { gzipSync } from "node:zlib";
+import autocannon from "autocannon";
+import { report, sizeOf } from "./report";
+
+const ruben = "5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e01";
+
+async function main() {
+  // @ts-expect-error the scripts are plain JavaScript
+  const { Cluster } = await import("../scripts/lib/postgres.mjs");
+  // @ts-expect-error the scripts are plain JavaScript
+  const { freePort } = await import("../scripts/lib/steps.mjs");
+  const folder = mkdtempSync(join(tmpdir(), "ember-bench-"));
+  chmodSync(folder, 0o711);
+  const cluster = new Cluster(folder, { durable: true });
+  await cluster.start();
+  await cluster.database();
+  const port = await freePort();
+  const server = spawn(process.execPath, ["scripts/serve.mjs"], {
+    env: {
+      ...process.env,
+      APP_DATABASE_URL: cluster.url("app"),
+      OWNER_DATABASE_URL: cluster.url("owner"),
+      EMBER_DEMO: "1",
+      LOG_LEVEL: "error",
+      PORT: String(port),
+      NODE_ENV: "production",
+    },
+    stdio: "ignore",
+  });
+  const base = `http://127.0.0.1:${port}`;
+  const lines: string[] = [];
+  try {
+    const started = performance.now();
+    while (
+      !(await fetch(`${base}/readyz`).then(
+        (answer) => answer.ok,
+        () => false,
+      ))
+    )
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    lines.push(
+      `Server ready, migrated and with demo data after ${((performance.now() - started) / 1000).toFixed(1)} s.`,
+    );
+    const memory = () =>
+      Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, "utf8"))![1]) / 1024;
+    const idle = memory();
+    const signedIn = await fetch(`${base}/sign-in`, {
+      method: "POST",
+      redirect: "manual",
+      headers: { "Content-Type": "application/x-www-form-urlencoded", "Sec-Fetch-Site": "same-origin" },
+      body: "email=odile%40kiln.example&password=slow+warm+hands",
+    });
+    const cookie = signedIn.headers.get("set-cookie")!.split(";")[0]!;
+
+    const html = await (await fetch(`${base}/sign-in`)).text();
+    const scripts = new Set([...html.matchAll(/\/assets\/[\w.-]+\.js/g)].map((match) => match[0]));
+    // a page also loads what its scripts import
+    for (const script of scripts)
+      for (const match of sizeOf(`build/client${script}`)
+        .toString()
+        .matchAll(/from"\.\/([\w.-]+\.js)"|import"\.\/([\w.-]+\.js)"/g))
+        scripts.add(`/assets/${match[1] ?? match[2]}`);
+    const gzip = [...scripts].reduce(
+      (sum, script) => sum + gzipSync(sizeOf(`build/client${script}`)).length,
+      0,
+    );
+
+    const load = async (path: string) => {
+      await autocannon({
+        url: `${base}${path}`,
+        connections: 10,
+        duration: 3,
+        headers: path === "/sign-in" ? {} : { cookie },
+      });
+      const result = await autocannon({
+        url: `${base}${path}`,
+        connections: 10,
+        duration: 8,
+        headers: { cookie },
+      });
+      if (result.non2xx > 0) throw new Error(`${path}: ${result.non2xx} answers were not 2xx`);
+      return result;
+    };
+    const pages: [string, string][] = [
+      ["bare JSON route", "/bench/bare"],
+      ["sign-in page", "/sign-in"],
+      ["client overview", `/clients/${ruben}`],
+      ["clients list", "/clients"],
+      ["path", `/clients/${ruben}/path`],
+    ];
+    lines.push(
+      "",
+      "| page, one process, 10 connections | requests/s | p50 | p97.5 | of the bare route |",
+      "| --- | --- | --- | --- | --- |",
+    );
+    let bare = 1;
+    for (const [name, path] of pages) {
+      const result = await load(path);
+      if (path === "/bench/bare") bare = result.requests.average;
+      lines.push(
+        `| ${name} | ${Math.round(result.requests.average)} | ${result.latency.p50} ms | ${result.latency.p97_5} ms | ${((100 * result.requests.average) / bare).toFixed(1)} % |`,
+      );
+    }
+    lines.push("", `Memory (resident): ${Math.round(idle)} MB idle, ${Math.round(memory())} MB after load.`);
+    lines.push(
+      `JavaScript of the first page: ${Math.round(gzip / 1024)} kB gzip in ${scripts.size} files (all client files: ${readdirSync("build/client/assets").filter((name) => name.endsWith(".js")).length}).`,
+    );
+    report("pages", "Pages and memory", lines);
+  } finally {
+    server.kill("SIGTERM");
+    await cluster.stop();
+    cluster.remove();
+  }
+}
+void main();
