@@ -20,6 +20,7 @@ import {
 } from "./rulebook";
 import { coverageItems, delivered, strain, worthOf } from "./score";
 import { templateOf } from "./template";
+import { topUp } from "./top-up";
 
 const minutesFor = (technique: Technique): StepMinutes => {
   const { ideal } = technique.minutes;
@@ -193,5 +194,5 @@ export function greedyPlan(input: PlanInput): PlannedSession[] | undefined {
     if (!ordered) return undefined;
     plan.push({ steps: ordered });
   }
-  return breaches(input, plan).length === 0 ? plan : undefined;
+  return breaches(input, plan).length === 0 ? topUp(input, plan) : undefined;
 }

@@ -9,6 +9,7 @@ import { LinearModel } from "./linear-model";
 import { minutesOf, sessionMinutes, type PlanInput } from "./plan";
 import { breaches } from "./rules";
 import { scoreOf, worthOf } from "./score";
+import { topUp } from "./top-up";
 import { hopelessLocks, solve, type Solved } from "./solve";
 import { targetsServed, whyStep, withoutStep } from "./explain";
 
@@ -199,6 +200,20 @@ describe("score and explanation", () => {
     const served = targetsServed(exampleInput, plan);
     expect(served).toHaveLength(exampleInput.targets.length);
     expect(served.every(({ given, share }) => given >= 0 && share <= 1)).toBe(true);
+  });
+
+  it("gives spare half minutes to where they are worth most, and breaks no rule by it", () => {
+    const short = greedyPlan(exampleInput)!.map((session) => ({
+      steps: session.steps.map((step) => {
+        const { least } = techniqueOf(step.technique).minutes;
+        return { ...step, minutes: "mid" in step.minutes ? { mid: least } : { L: least, R: least } };
+      }),
+    }));
+    const lawful = topUp(exampleInput, short);
+    expect(scoreOf(exampleInput, lawful)).toBeGreaterThan(scoreOf(exampleInput, short));
+    for (const session of lawful)
+      expect(sessionMinutes(session)).toBeLessThanOrEqual(exampleInput.tableMinutes);
+    expect(topUp(exampleInput, lawful)).toEqual(lawful);
   });
 
   it("counts every minute of a session once", () => {

@@ -22,7 +22,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
     const series = await seriesOf(tx, client.id);
     const planned = series?.plan?.sessions[visit.ordinal - 1];
     const events = await eventsOf(tx, visit.id);
-    if (!planned && events.length === 0)
+    if (events.length === 0 && (!planned || visit.status === "closed"))
       throw redirect(`/clients/${client.id}/sessions?visit=${visit.ordinal}`);
     const restrictions = await restrictionsOf(tx, client.id);
     return {

@@ -28,6 +28,7 @@ export function useEvents(visitId: string, stored: readonly SessionEvent[]) {
   const [confirmed, setConfirmed] = useState<readonly SessionEvent[]>(stored);
   const [online, setOnline] = useState(true);
   const busy = useRef(false);
+  const again = useRef<number | undefined>(undefined);
   const queue = useRef<SessionEvent[]>([]);
 
   const send = useCallback(async () => {
@@ -40,11 +41,12 @@ export function useEvents(visitId: string, stored: readonly SessionEvent[]) {
         headers: { "Content-Type": "application/json" },
         body: JSON.stringify(batch),
       });
-      if (!response.ok) throw new Error(String(response.status));
-      const sent = new Set(batch.map((event) => event.id));
+      // Only what the server names as stored may be let go of: a sign-in page is an answer too.
+      const { stored: names } = (await response.json()) as { stored: string[] };
+      const sent = new Set(names);
       queue.current = queue.current.filter((event) => !sent.has(event.id));
       localStorage.setItem(key(visitId), JSON.stringify(queue.current));
-      setConfirmed((known) => [...known, ...batch]);
+      setConfirmed((known) => [...known, ...batch.filter((event) => sent.has(event.id))]);
       setOutbox(queue.current);
       setOnline(true);
     } catch {
@@ -52,7 +54,8 @@ export function useEvents(visitId: string, stored: readonly SessionEvent[]) {
     } finally {
       busy.current = false;
     }
-    if (queue.current.length > 0) window.setTimeout(() => void send(), 2000);
+    window.clearTimeout(again.current);
+    if (queue.current.length > 0) again.current = window.setTimeout(() => void send(), 1500);
   }, [visitId]);
 
   useEffect(() => {
@@ -60,9 +63,9 @@ export function useEvents(visitId: string, stored: readonly SessionEvent[]) {
     queue.current = waiting(visitId).filter((event) => !known.has(event.id));
     setOutbox(queue.current);
     void send();
-    const again = () => void send();
-    window.addEventListener("online", again);
-    return () => window.removeEventListener("online", again);
+    const back = () => void send();
+    window.addEventListener("online", back);
+    return () => window.removeEventListener("online", back);
   }, [visitId, stored, send]);
 
   const add = useCallback(

@@ -6,14 +6,13 @@ import { NotFound, Stale } from "~data/errors";
 import { photoFile, photosOfClient, removePhoto, restorePhoto, saveMarks } from "~data/photos";
 import { setupSchema } from "./setup-form";
 
-/** The picture itself: for those signed in to its practice only, and never for shared caches. */
+/** The picture itself: for those signed in to its practice only; the server's no-store keeps it out of caches. */
 export function loader({ params, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx }) => {
     const file = await photoFile(tx, params.photoId);
     return new Response(new Uint8Array(file.bytes), {
       headers: {
         "Content-Type": file.mime,
-        "Cache-Control": "private, max-age=86400, immutable",
         "Content-Disposition": "inline",
       },
     });

@@ -91,8 +91,8 @@ export function TakePhoto({
       body,
       headers: { "Content-Type": "application/octet-stream" },
     });
-    if (response.ok) return close(true);
-    const answer = (await response.json().catch(() => ({}))) as { error?: string };
+    const answer = (await response.json().catch(() => ({}))) as { id?: string; error?: string };
+    if (answer.id) return close(true);
     throw new Error(answer.error ?? "The server did not take the picture. Nothing was stored.");
   };
   const run = async (work: () => Promise<void>) => {

@@ -1,0 +1,79 @@
+import { techniqueOf } from "../techniques/catalogue";
+import type { PlanInput, PlannedSession, Step, StepMinutes } from "./plan";
+import { sessionMinutes } from "./plan";
+import { isRising, rulebook } from "./rulebook";
+import { breaches } from "./rules";
+import { coverageItems, delivered, loadCost, positionsUsed, strain, totalLoad, worthOf } from "./score";
+
+const grain = 0.5;
+
+type Part = {
+  step: number;
+  side: "L" | "R" | "mid";
+  most: number;
+  cost: number;
+  thumb: number;
+  fingers: number;
+  doses: [number, number][];
+};
+
+/**
+ * Gives the half minutes that rounding left over to the steps where they are worth most, session by session, within
+ * the rules. Steps and order stay. Returns the plan unchanged if a rule would break.
+ */
+export function topUp(input: PlanInput, sessions: readonly PlannedSession[]): PlannedSession[] {
+  const items = coverageItems(input);
+  const got = items.map((item) => delivered(item, sessions));
+  const filled = sessions.map((session, s): PlannedSession => {
+    if (s < input.done.length) return session;
+    const minutes = session.steps.map((step) => ({ ...step.minutes }) as Record<string, number>);
+    const parts = session.steps.flatMap((step, i): Part[] => {
+      const technique = techniqueOf(step.technique);
+      if (isRising(technique)) return [];
+      return (technique.sided ? (["L", "R"] as const) : (["mid"] as const)).map((side) => ({
+        step: i,
+        side,
+        most: technique.minutes.ideal * rulebook.stretch,
+        cost: loadCost * totalLoad(technique) * grain,
+        thumb: (technique.load.thumb ?? 0) * grain,
+        fingers: (technique.load.fingers ?? 0) * grain,
+        doses: items.flatMap((item, n): [number, number][] => {
+          if (item.session !== undefined && item.session !== s) return [];
+          const dose = item.dose(technique)[side] * grain;
+          return dose > 0 ? [[n, dose]] : [];
+        }),
+      }));
+    });
+    const turns = rulebook.turn * Math.max(0, positionsUsed(session).length - 1);
+    let left = input.tableMinutes - turns - sessionMinutes(session);
+    let thumbs = input.thumbBudget - strain(session, "thumb");
+    let fingers = rulebook.fingerBudget - strain(session, "fingers");
+    const gain = (part: Part) =>
+      part.doses.reduce((sum, [n, dose]) => {
+        const { points, wanted } = items[n]!;
+        return sum + points * (worthOf((got[n]! + dose) / wanted) - worthOf(got[n]! / wanted));
+      }, -part.cost);
+    while (left >= grain) {
+      let best: Part | undefined;
+      let value = 1e-9;
+      for (const part of parts) {
+        if (
+          minutes[part.step]![part.side]! + grain > part.most ||
+          part.thumb > thumbs ||
+          part.fingers > fingers
+        )
+          continue;
+        const worth = gain(part);
+        if (worth > value) [best, value] = [part, worth];
+      }
+      if (!best) break;
+      minutes[best.step]![best.side]! += grain;
+      for (const [n, dose] of best.doses) got[n]! += dose;
+      left -= grain;
+      thumbs -= best.thumb;
+      fingers -= best.fingers;
+    }
+    return { steps: session.steps.map((step, i): Step => ({ ...step, minutes: minutes[i] as StepMinutes })) };
+  });
+  return breaches(input, filled).length === 0 ? filled : [...sessions];
+}

@@ -1,0 +1,74 @@
+// Called by screenshots.mjs with the address of a running demo.
+import { chromium, type Page } from "@playwright/test";
+
+const base = process.argv[2]!;
+const ruben = "/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e01";
+const maribel = "/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e05";
+
+async function main() {
+  for (
+    let i = 0;
+    i < 100 &&
+    !(await fetch(`${base}/readyz`).then(
+      (answer) => answer.ok,
+      () => false,
+    ));
+    i++
+  )
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  const browser = await chromium.launch({
+    executablePath: "/usr/bin/chromium",
+    args: [
+      "--no-sandbox",
+      "--disable-gpu",
+      "--disable-dev-shm-usage",
+      "--disable-background-networking",
+      "--no-first-run",
+    ],
+  });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: base });
+  const shot = async (name: string, path?: string, prepare?: (page: Page) => Promise<unknown>) => {
+    if (path) await page.goto(path);
+    await page.waitForLoadState("networkidle");
+    await prepare?.(page);
+    await page.waitForTimeout(500);
+    await page.screenshot({ path: `docs/screenshots/${name}.png` });
+  };
+  await shot("sign-in", "/sign-in");
+  await page.getByLabel("E-mail").fill("odile@kiln.example");
+  await page.getByLabel("Password").fill("slow warm hands");
+  await page.getByRole("button", { name: "Sign in" }).click();
+  await page.getByRole("navigation", { name: "Places" }).waitFor();
+  await shot("today", "/");
+  await shot("clients", "/clients");
+  await shot("overview", ruben);
+  await shot("stand-front", `${ruben}/assess/stand?view=front`);
+  await shot("stand-side", `${ruben}/assess/stand?view=left`, async () => {
+    await page.getByRole("button", { name: /^C7 spinous process/ }).click();
+    await page.getByRole("button", { name: /^Pelvic tilt/ }).click();
+  });
+  await shot("touch", `${ruben}/assess/touch`);
+  await shot("listen", `${maribel}/assess/listen?visit=2`);
+  await shot("path", `${ruben}/path`, () =>
+    page
+      .getByRole("complementary")
+      .getByRole("button", { name: /^Hip-flexor wait|^Rectus|^Pectoralis/ })
+      .first()
+      .click(),
+  );
+  await shot("change", `${ruben}/change?from=1-before&to=5-before`);
+  await shot("library", "/library");
+  await shot("practice", "/practice");
+  await page.goto(`${ruben}/sessions`);
+  await page.getByRole("link", { name: "Start the session" }).click();
+  await page.getByRole("button", { name: "Start the clock" }).click();
+  for (let i = 0; i < 9; i++) {
+    await page.waitForTimeout(120);
+    await page.keyboard.press("ArrowRight");
+  }
+  await page.getByRole("button", { name: "more" }).click();
+  await page.waitForTimeout(18_000);
+  await shot("run-sheet");
+  await browser.close();
+}
+void main();
