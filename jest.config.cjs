@@ -17,7 +17,5 @@ module.exports = {
       },
     ],
   },
-  transformIgnorePatterns: [
-    "/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|glpk.js)/)",
-  ],
+  transformIgnorePatterns: ["/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|glpk.js)/)"],
 };

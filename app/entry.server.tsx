@@ -3,12 +3,7 @@ import { CacheProvider } from "@emotion/react";
 import createEmotionServer from "@emotion/server/create-instance";
 import { createReadableStreamFromReadable } from "@react-router/node";
 import { renderToPipeableStream } from "react-dom/server";
-import {
-  ServerRouter,
-  type EntryContext,
-  type HandleErrorFunction,
-  type RouterContextProvider,
-} from "react-router";
+import { ServerRouter, type EntryContext, type HandleErrorFunction, type RouterContextProvider } from "react-router";
 import { log } from "./log.server";
 import { nonceContext } from "./nonce";
 import { makeCache } from "./ui/emotion";

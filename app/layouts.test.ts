@@ -49,9 +49,7 @@ describe("layouts", () => {
       state,
     });
     const strip = stripLayout([visit(1, "done", 2), visit(2, "current", 3), visit(3, "planned", 5)], 1000);
-    expect(strip.nodes.map((node) => node.y)).toEqual(
-      [...strip.nodes.map((node) => node.y)].sort((a, b) => a - b),
-    );
+    expect(strip.nodes.map((node) => node.y)).toEqual([...strip.nodes.map((node) => node.y)].sort((a, b) => a - b));
     expect(strip.walked).toContain(String(strip.nodes[0]!.x));
     expect(strip.walked).not.toContain(String(strip.nodes[2]!.x));
     expect(stripLayout([], 1000).walked).toBe("");

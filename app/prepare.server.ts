@@ -3,10 +3,7 @@ import { loadDemo } from "~data/demo/load";
 import { migrate } from "~data/migrations";
 
 /** Migrates with the owner's connection, and loads the demo practice once when asked. */
-export async function prepare(
-  ownerUrl: string,
-  options: { demo: boolean; today: string },
-): Promise<string[]> {
+export async function prepare(ownerUrl: string, options: { demo: boolean; today: string }): Promise<string[]> {
   const owner = connect(ownerUrl, 1);
   const done: string[] = [];
   try {

@@ -3,24 +3,14 @@ import "@fontsource-variable/bricolage-grotesque";
 import CssBaseline from "@mui/material/CssBaseline";
 import { ThemeProvider } from "@mui/material/styles";
 import { useMemo, type ReactNode } from "react";
-import {
-  Links,
-  Meta,
-  Outlet,
-  Scripts,
-  ScrollRestoration,
-  useMatches,
-  useRouteLoaderData,
-} from "react-router";
+import { Links, Meta, Outlet, Scripts, ScrollRestoration, useMatches, useRouteLoaderData } from "react-router";
 import type { Route } from "./+types/root";
 import { nonceContext } from "./nonce";
 import { Notices } from "./ui/notices";
 import { FaultPage } from "./ui/fault-page";
 import { makeTheme } from "./ui/theme";
 
-export const links: Route.LinksFunction = () => [
-  { rel: "icon", href: "/favicon.svg", type: "image/svg+xml" },
-];
+export const links: Route.LinksFunction = () => [{ rel: "icon", href: "/favicon.svg", type: "image/svg+xml" }];
 
 export const loader = ({ context }: Route.LoaderArgs) => ({ nonce: context.get(nonceContext) });
 
@@ -30,8 +20,8 @@ function useDim(): boolean {
   return matches.some(
     (match) =>
       (match.handle as { dim?: boolean } | undefined)?.dim ||
-      (match.loaderData as { practitioner?: { settings?: { dim?: boolean } } } | undefined)?.practitioner
-        ?.settings?.dim,
+      (match.loaderData as { practitioner?: { settings?: { dim?: boolean } } } | undefined)?.practitioner?.settings
+        ?.dim,
   );
 }
 

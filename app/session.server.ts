@@ -113,8 +113,7 @@ export async function inSession<T>(
     return await mine;
   } catch (error) {
     if (error instanceof NotFound) throw new Response("Not found", { status: 404, statusText: error.what });
-    if (error instanceof Stale)
-      throw new Response(error.message, { status: 409, statusText: "Changed elsewhere" });
+    if (error instanceof Stale) throw new Response(error.message, { status: 409, statusText: "Changed elsewhere" });
     throw error;
   }
 }

@@ -45,8 +45,7 @@ async function main() {
     lines.push(
       `Server ready, migrated and with demo data after ${((performance.now() - started) / 1000).toFixed(1)} s.`,
     );
-    const memory = () =>
-      Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, "utf8"))![1]) / 1024;
+    const memory = () => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, "utf8"))![1]) / 1024;
     const idle = memory();
     const signedIn = await fetch(`${base}/sign-in`, {
       method: "POST",
@@ -64,10 +63,7 @@ async function main() {
         .toString()
         .matchAll(/from"\.\/([\w.-]+\.js)"|import"\.\/([\w.-]+\.js)"/g))
         scripts.add(`/assets/${match[1] ?? match[2]}`);
-    const gzip = [...scripts].reduce(
-      (sum, script) => sum + gzipSync(sizeOf(`build/client${script}`)).length,
-      0,
-    );
+    const gzip = [...scripts].reduce((sum, script) => sum + gzipSync(sizeOf(`build/client${script}`)).length, 0);
 
     const load = async (path: string) => {
       await autocannon({

@@ -37,15 +37,9 @@ export async function listClients(tx: Tx, search: string, archived: boolean): Pr
   const query = tx("client as c")
     .select(Object.fromEntries(Object.entries(columns).map(([key, column]) => [key, `c.${column}`])))
     .select({
-      lastVisit: tx.raw(
-        "(select max(on_date) from visit v where v.client_id = c.id and v.status <> 'planned')",
-      ),
-      nextVisit: tx.raw(
-        "(select min(on_date) from visit v where v.client_id = c.id and v.status = 'planned')",
-      ),
-      visitsDone: tx.raw(
-        "(select count(*)::int from visit v where v.client_id = c.id and v.status = 'closed')",
-      ),
+      lastVisit: tx.raw("(select max(on_date) from visit v where v.client_id = c.id and v.status <> 'planned')"),
+      nextVisit: tx.raw("(select min(on_date) from visit v where v.client_id = c.id and v.status = 'planned')"),
+      visitsDone: tx.raw("(select count(*)::int from visit v where v.client_id = c.id and v.status = 'closed')"),
       visitsPlanned: tx.raw("(select count(*)::int from visit v where v.client_id = c.id)"),
     })
     .orderByRaw("lower(c.name), c.id");

@@ -25,9 +25,7 @@ describe("practices are walls", () => {
     await db.within(db.practices[1], async (tx) => {
       expect(await tx("client").select("*")).toEqual([]);
       expect(await tx("visit").select("*")).toEqual([]);
-      expect((await tx("practice").select("practice_id")).map((row) => row.practice_id)).toEqual([
-        db.practices[1],
-      ]);
+      expect((await tx("practice").select("practice_id")).map((row) => row.practice_id)).toEqual([db.practices[1]]);
       expect(await listClients(tx, "", false)).toEqual([]);
       expect(await listVisits(tx, mine)).toEqual([]);
       expect(await photosOfClient(tx, mine)).toEqual([]);
@@ -78,9 +76,7 @@ describe("practices are walls", () => {
         }),
       ),
     ).rejects.toThrow(/foreign key/);
-    expect(await db.within(db.practices[0], async (tx) => (await getClient(tx, mine)).name)).toBe(
-      "Wilma Test",
-    );
+    expect(await db.within(db.practices[0], async (tx) => (await getClient(tx, mine)).name)).toBe("Wilma Test");
   });
 
   it("forces row-level security on every table, for the owner too, and gives each a practice", async () => {
@@ -91,9 +87,7 @@ describe("practices are walls", () => {
     const withPractice = await practiceTables();
     // attempts to sign in belong to nobody yet: they show themselves to their own key only
     expect(
-      rows
-        .map((row: { relname: string }) => row.relname)
-        .filter((name: string) => !withPractice.includes(name)),
+      rows.map((row: { relname: string }) => row.relname).filter((name: string) => !withPractice.includes(name)),
     ).toEqual(["sign_in_attempt"]);
   });
 

@@ -24,14 +24,11 @@ const kinds: { mime: string; test: (head: Buffer) => boolean }[] = [
  * Checks a picture, turns it upright (EXIF), drops all metadata and encodes it anew as WebP. Throws UnfitPicture for
  * anything that is not one whole still JPEG, PNG or WebP of at most 25 MB.
  */
-export async function takeIn(
-  bytes: Buffer,
-): Promise<{ bytes: Buffer; mime: string; width: number; height: number }> {
+export async function takeIn(bytes: Buffer): Promise<{ bytes: Buffer; mime: string; width: number; height: number }> {
   if (bytes.length === 0) throw new UnfitPicture("The file is empty.");
   if (bytes.length > mostBytes)
     throw new UnfitPicture(`The file has ${Math.round(bytes.length / 1048576)} MB; at most 25 MB are taken.`);
-  if (!kinds.some((kind) => kind.test(bytes)))
-    throw new UnfitPicture("This is not a JPEG, PNG or WebP picture.");
+  if (!kinds.some((kind) => kind.test(bytes))) throw new UnfitPicture("This is not a JPEG, PNG or WebP picture.");
   try {
     const picture = sharp(bytes, { limitInputPixels: mostPixels, failOn: "truncated" });
     const { pages = 1 } = await picture.metadata();

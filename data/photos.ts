@@ -60,21 +60,13 @@ export async function addPhoto(
 }
 
 export async function photoFile(tx: Tx, id: string): Promise<{ mime: string; bytes: Buffer }> {
-  const file = await tx("photo_file")
-    .where({ photo_id: id })
-    .first<{ mime: string; bytes: Buffer } | undefined>();
+  const file = await tx("photo_file").where({ photo_id: id }).first<{ mime: string; bytes: Buffer } | undefined>();
   if (!file) throw new NotFound("photo");
   return file;
 }
 
 /** Saves marks and set-up if nobody else has since `version`; returns the new version. */
-export async function saveMarks(
-  tx: Tx,
-  id: string,
-  version: number,
-  marks: Marks,
-  setup: PhotoSetup,
-): Promise<number> {
+export async function saveMarks(tx: Tx, id: string, version: number, marks: Marks, setup: PhotoSetup): Promise<number> {
   const rows = await tx("photo")
     .where({ id, version })
     .update({ points: JSON.stringify(marks), setup: JSON.stringify(setup) })
@@ -86,22 +78,14 @@ export async function saveMarks(
 
 /** Takes a picture away; `restorePhoto` brings it back. */
 export async function removePhoto(tx: Tx, id: string): Promise<void> {
-  const changed = await tx("photo")
-    .where({ id })
-    .whereNull("replaced_at")
-    .update({ replaced_at: tx.fn.now() });
+  const changed = await tx("photo").where({ id }).whereNull("replaced_at").update({ replaced_at: tx.fn.now() });
   if (!changed) throw new NotFound("photo");
 }
 
 export async function restorePhoto(tx: Tx, id: string): Promise<void> {
-  const photo = await tx("photo")
-    .where({ id })
-    .first<{ visit_id: string; moment: string; view: string } | undefined>();
+  const photo = await tx("photo").where({ id }).first<{ visit_id: string; moment: string; view: string } | undefined>();
   if (!photo) throw new NotFound("photo");
   const { visit_id, moment, view } = photo;
-  await tx("photo")
-    .where({ visit_id, moment, view })
-    .whereNull("replaced_at")
-    .update({ replaced_at: tx.fn.now() });
+  await tx("photo").where({ visit_id, moment, view }).whereNull("replaced_at").update({ replaced_at: tx.fn.now() });
   await tx("photo").where({ id }).update({ replaced_at: null });
 }

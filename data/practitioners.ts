@@ -45,17 +45,13 @@ async function tooMany(db: Knex, key: string, most: number): Promise<boolean> {
   });
 }
 
-const forget = (db: Knex, key: string) =>
-  withProof(db, "app.throttle_key", key, (trx) => trx("sign_in_attempt").del());
+const forget = (db: Knex, key: string) => withProof(db, "app.throttle_key", key, (trx) => trx("sign_in_attempt").del());
 
 /** Checks e-mail and password; on success opens a session and returns its token, which is stored only as a hash. */
 export async function signIn(db: Knex, email: string, password: string, address: string): Promise<SignIn> {
   const account = email.trim().toLowerCase();
   const keys = { email: sha256(`email ${account}`), address: sha256(`address ${address}`) };
-  if (
-    (await tooMany(db, keys.email, attemptsPerEmail)) ||
-    (await tooMany(db, keys.address, attemptsPerAddress))
-  )
+  if ((await tooMany(db, keys.email, attemptsPerEmail)) || (await tooMany(db, keys.address, attemptsPerAddress)))
     return { kind: "throttled", minutes: throttleMinutes };
   const row = await withProof(db, "app.sign_in_email", account, (trx) =>
     trx("practitioner").first<{ id: string; practice_id: string; password_hash: string } | undefined>(),

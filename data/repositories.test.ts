@@ -36,9 +36,9 @@ describe("clients", () => {
     const id = randomUUID();
     await work((tx) => createClient(tx, id, { ...draft, name: "Twice" }));
     await work((tx) => createClient(tx, id, { ...draft, name: "Twice again" }));
-    expect(
-      await work(async (tx) => (await listClients(tx, "twice", false)).map((client) => client.name)),
-    ).toEqual(["Twice"]);
+    expect(await work(async (tx) => (await listClients(tx, "twice", false)).map((client) => client.name))).toEqual([
+      "Twice",
+    ]);
   });
 
   it("finds by every word, in any field, and takes % and _ for what they are", async () => {
@@ -54,9 +54,7 @@ describe("clients", () => {
   it("refuses a change made to an older version, and keeps the newer one", async () => {
     const { id } = await newClient();
     await work((tx) => updateClient(tx, id, 1, { ...draft, name: "First tab" }));
-    await expect(work((tx) => updateClient(tx, id, 1, { ...draft, name: "Second tab" }))).rejects.toThrow(
-      Stale,
-    );
+    await expect(work((tx) => updateClient(tx, id, 1, { ...draft, name: "Second tab" }))).rejects.toThrow(Stale);
     expect(await work((tx) => getClient(tx, id))).toMatchObject({
       name: "First tab",
       version: 2,
@@ -81,9 +79,7 @@ describe("visits", () => {
       await saveListening(tx, visits[2]!.id, "before", { heels: { symmetry: "even" } });
       await planVisits(tx, id, ["2026-02-01", "2026-02-08"]);
     });
-    expect(
-      await work(async (tx) => (await listVisits(tx, id)).map((visit) => [visit.onDate, visit.status])),
-    ).toEqual([
+    expect(await work(async (tx) => (await listVisits(tx, id)).map((visit) => [visit.onDate, visit.status]))).toEqual([
       ["2026-01-05", "closed"],
       ["2026-02-08", "planned"],
       ["2026-01-19", "planned"],
@@ -127,8 +123,7 @@ describe("photos", () => {
     await work((tx) => addPhoto(tx, one, file));
     await work((tx) => saveMarks(tx, one.id, 1, { "stick.top": { x: 1, y: 2 } }, setup));
     await work((tx) => addPhoto(tx, two, file));
-    const current = () =>
-      work(async (tx) => (await photosOfClient(tx, id)).map((each) => [each.id, each.marks]));
+    const current = () => work(async (tx) => (await photosOfClient(tx, id)).map((each) => [each.id, each.marks]));
     expect(await current()).toEqual([[two.id, {}]]);
     await work((tx) => restorePhoto(tx, one.id));
     expect(await current()).toEqual([[one.id, { "stick.top": { x: 1, y: 2 } }]]);
@@ -248,8 +243,6 @@ describe("the run's log", () => {
     const { visits } = await newClient();
     await work((tx) => appendEvents(tx, visits[0]!.id, [event("next", 0)]));
     await expect(work((tx) => tx("session_event").del())).rejects.toThrow(/permission denied/);
-    await expect(work((tx) => tx("session_event").update({ kind: "skip" }))).rejects.toThrow(
-      /permission denied/,
-    );
+    await expect(work((tx) => tx("session_event").update({ kind: "skip" }))).rejects.toThrow(/permission denied/);
   });
 });

@@ -68,8 +68,6 @@ export async function saveSeries(
     if (added.length === 0) throw new Stale("series");
     return;
   }
-  const changed = await tx("series")
-    .where({ client_id: series.clientId, version: series.version })
-    .update(values);
+  const changed = await tx("series").where({ client_id: series.clientId, version: series.version }).update(values);
   if (!changed) throw new Stale("series");
 }

@@ -3,13 +3,9 @@ import type { Tx } from "./database";
 
 /** The log of a visit's session, in the order it was written. */
 export async function eventsOf(tx: Tx, visitId: string): Promise<SessionEvent[]> {
-  const rows = await tx("session_event")
-    .where({ visit_id: visitId })
-    .orderBy("seq")
-    .select("id", "at", "kind", "body");
+  const rows = await tx("session_event").where({ visit_id: visitId }).orderBy("seq").select("id", "at", "kind", "body");
   return rows.map(
-    (row) =>
-      ({ id: row.id, at: (row.at as Date).toISOString(), kind: row.kind, body: row.body }) as SessionEvent,
+    (row) => ({ id: row.id, at: (row.at as Date).toISOString(), kind: row.kind, body: row.body }) as SessionEvent,
   );
 }
 

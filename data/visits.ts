@@ -34,11 +34,7 @@ export async function getVisit(tx: Tx, id: string): Promise<Visit> {
 }
 
 /** Visits of all clients between two days, with the client's name, for agenda and calendar. */
-export const visitsBetween = (
-  tx: Tx,
-  from: string,
-  to: string,
-): Promise<(Visit & { clientName: string })[]> =>
+export const visitsBetween = (tx: Tx, from: string, to: string): Promise<(Visit & { clientName: string })[]> =>
   tx("visit as v")
     .join("client as c", "c.id", "v.client_id")
     .whereNull("c.archived_at")
@@ -76,8 +72,7 @@ export async function planVisits(tx: Tx, clientId: string, dates: readonly strin
   }
   // Visits beyond the series' length go, unless something was recorded in them.
   const beyond = there.filter((visit) => visit.ordinal > dates.length && visit.status === "planned");
-  for (const visit of beyond)
-    if (!(await hasRecords(tx, visit.id))) await tx("visit").where({ id: visit.id }).del();
+  for (const visit of beyond) if (!(await hasRecords(tx, visit.id))) await tx("visit").where({ id: visit.id }).del();
 }
 
 async function hasRecords(tx: Tx, visitId: string): Promise<boolean> {

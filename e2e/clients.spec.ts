@@ -28,10 +28,7 @@ test("finding, correcting, archiving and bringing back a client", async ({ page 
   clean();
 });
 
-test("a change made in another tab is not overwritten, and nothing typed is lost", async ({
-  page,
-  context,
-}) => {
+test("a change made in another tab is not overwritten, and nothing typed is lost", async ({ page, context }) => {
   await signIn(page);
   const home = await newClient(page, "Two Tabs");
   const other = await context.newPage();

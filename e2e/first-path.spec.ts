@@ -37,10 +37,9 @@ test("a client made from nothing: measured, touched, planned, worked, measured a
   // everything is there after a reload
   const before = await page.getByRole("listitem").filter({ hasText: "Pelvic tilt" }).innerText();
   await page.reload();
-  await expect(page.getByRole("listitem").filter({ hasText: "Pelvic tilt" })).toHaveText(
-    before.replaceAll("\n", ""),
-    { useInnerText: false },
-  );
+  await expect(page.getByRole("listitem").filter({ hasText: "Pelvic tilt" })).toHaveText(before.replaceAll("\n", ""), {
+    useInnerText: false,
+  });
 
   // Touch, by keyboard
   await page.getByRole("link", { name: "Touch", exact: true }).click();
@@ -74,9 +73,7 @@ test("a client made from nothing: measured, touched, planned, worked, measured a
   await page.getByRole("button", { name: "Solve the series" }).click();
   await expect(page.getByText(/Already usable/)).toBeVisible({ timeout: 15_000 });
   await expect(page.getByText(/of the best this time allows/)).toBeVisible({ timeout: 40_000 });
-  await expect(page.getByRole("navigation", { name: "Visits of the series" }).getByRole("link")).toHaveCount(
-    10,
-  );
+  await expect(page.getByRole("navigation", { name: "Visits of the series" }).getByRole("link")).toHaveCount(10);
   await page.getByRole("button", { name: "Rise slowly" }).click();
   await expect(page.getByText("Every session ends with rising slowly.")).toBeVisible();
   await accessible(page);
@@ -114,9 +111,7 @@ test("a client made from nothing: measured, touched, planned, worked, measured a
   await page.getByRole("button", { name: "Close visit 1" }).click();
   await expect(page).toHaveURL(/change/);
   await expect(page.getByRole("img", { name: /Stance lines of front/ })).toBeVisible();
-  await expect(page.getByRole("listitem").filter({ hasText: "Shoulder level" })).toContainText(
-    /real|unclear/,
-  );
+  await expect(page.getByRole("listitem").filter({ hasText: "Shoulder level" })).toContainText(/real|unclear/);
   await accessible(page);
   clean();
 });

@@ -59,12 +59,7 @@ export async function takePicture(page: Page, dials: Record<string, number> = {}
 }
 
 /** Clicks a place given in the picture's own pixels. */
-export async function clickPicture(
-  page: Page,
-  x: number,
-  y: number,
-  size: { width: number; height: number },
-) {
+export async function clickPicture(page: Page, x: number, y: number, size: { width: number; height: number }) {
   const box = (await page.getByRole("application").boundingBox())!;
   await page.mouse.click(box.x + (x / size.width) * box.width, box.y + (y / size.height) * box.height);
 }

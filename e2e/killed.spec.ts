@@ -22,9 +22,7 @@ async function serve(port: number, env: Record<string, string>): Promise<ChildPr
   throw new Error("the server did not answer");
 }
 
-test("a server killed in mid-session loses nothing, and what was pressed meanwhile follows", async ({
-  page,
-}) => {
+test("a server killed in mid-session loses nothing, and what was pressed meanwhile follows", async ({ page }) => {
   test.setTimeout(120_000);
   const urls = JSON.parse(process.env.EMBER_TEST_CLUSTER!) as { super: string };
   const name = `killed_${randomUUID().slice(0, 8)}`;

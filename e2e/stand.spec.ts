@@ -55,9 +55,7 @@ test("uploads a real picture upright, and refuses anything else without keeping 
     buffer: Buffer.from("not a picture at all"),
   });
   await store.click();
-  await expect(page.getByRole("alert")).toContainText(
-    "This is not a JPEG, PNG or WebP picture. Nothing was stored.",
-  );
+  await expect(page.getByRole("alert")).toContainText("This is not a JPEG, PNG or WebP picture. Nothing was stored.");
   const picture = await sharp({ create: { width: 900, height: 600, channels: 3, background: "#cbb" } })
     .withMetadata({ orientation: 6 })
     .jpeg()

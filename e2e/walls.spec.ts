@@ -4,9 +4,7 @@ import { connect, inPractice } from "../data/database";
 import { hashPassword } from "../data/practitioners";
 import { ruben, signIn } from "./helpers";
 
-test("a second practice's practitioner gets “not found” for every address of the first one's", async ({
-  page,
-}) => {
+test("a second practice's practitioner gets “not found” for every address of the first one's", async ({ page }) => {
   const db = connect(process.env.APP_DATABASE_URL!, 2);
   const practice = randomUUID();
   const email = `${practice.slice(0, 8)}@other.example`;
@@ -26,16 +24,7 @@ test("a second practice's practitioner gets “not found” for every address of
   await db.destroy();
 
   await signIn(page, email, "other words");
-  const stages = [
-    "",
-    "/edit",
-    "/assess/stand",
-    "/assess/touch",
-    "/assess/listen",
-    "/path",
-    "/sessions",
-    "/change",
-  ];
+  const stages = ["", "/edit", "/assess/stand", "/assess/touch", "/assess/listen", "/path", "/sessions", "/change"];
   for (const address of [
     ...stages.map((stage) => `/clients/${ruben}${stage}`),
     `/run/${first.visit}`,
@@ -94,9 +83,7 @@ test("signing in answers plainly, remembers where one was going, and ends for go
   await expect(page).toHaveURL(/sign-in/);
 });
 
-test("what does not come from our own pages changes nothing, and headers say what a page may do", async ({
-  page,
-}) => {
+test("what does not come from our own pages changes nothing, and headers say what a page may do", async ({ page }) => {
   const foreign = await page.request.post("/sign-in", {
     form: { email: "a@b.example", password: "x" },
     headers: { Origin: "https://elsewhere.example", "Sec-Fetch-Site": "cross-site" },

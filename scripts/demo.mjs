@@ -34,9 +34,7 @@ main(async () => {
   const { app, prepare, closeDatabase } = await import(join(root, "build/server/index.js"));
   const day = new Date();
   const today = `${day.getFullYear()}-${String(day.getMonth() + 1).padStart(2, "0")}-${String(day.getDate()).padStart(2, "0")}`;
-  await step("database and demo practice", async () =>
-    (await prepare(urls.owner, { demo: true, today })).join(", "),
-  );
+  await step("database and demo practice", async () => (await prepare(urls.owner, { demo: true, today })).join(", "));
   const port = await freePort(Number(process.env.PORT ?? 3000));
   const server = await new Promise((resolve) => {
     const listening = app.listen(port, "127.0.0.1", () => resolve(listening));

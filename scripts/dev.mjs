@@ -29,9 +29,7 @@ main(async () => {
   const vite = await createServer({ server: { middlewareMode: true } });
   const load = () => vite.ssrLoadModule("./app/server.ts");
   await step("database and demo practice", async () =>
-    (
-      await (await load()).prepare(urls.owner, { demo: true, today: new Date().toISOString().slice(0, 10) })
-    ).join(", "),
+    (await (await load()).prepare(urls.owner, { demo: true, today: new Date().toISOString().slice(0, 10) })).join(", "),
   );
   const app = express();
   app.use(vite.middlewares);

@@ -25,9 +25,7 @@ function placed(marks: Marks, mmPerPx: number, seed: string): Marks {
   const result: Marks = {};
   for (const [key, at] of Object.entries(marks)) {
     const reference = (referenceKeys as readonly string[]).includes(key);
-    const sd = reference
-      ? 0.7
-      : 0.8 * Math.hypot(1, landmarks[splitPoint(key as PointKey).landmark].placing / mmPerPx);
+    const sd = reference ? 0.7 : 0.8 * Math.hypot(1, landmarks[splitPoint(key as PointKey).landmark].placing / mmPerPx);
     result[key as MarkKey] = {
       x: Math.round((at.x + sd * random.normal()) * 10) / 10,
       y: Math.round((at.y + sd * random.normal()) * 10) / 10,

@@ -31,6 +31,7 @@ async function main() {
     if (path) await page.goto(path);
     await page.waitForLoadState("networkidle");
     await prepare?.(page);
+    await page.evaluate(() => window.scrollTo(0, 0));
     await page.waitForTimeout(500);
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
   };

@@ -3,18 +3,7 @@
 import { mkdtempSync, readFileSync, existsSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import {
-  bin,
-  build,
-  debianPackage,
-  freePort,
-  installPackages,
-  isRoot,
-  main,
-  root,
-  run,
-  step,
-} from "./lib/steps.mjs";
+import { bin, build, debianPackage, freePort, installPackages, isRoot, main, root, run, step } from "./lib/steps.mjs";
 import { spawn } from "node:child_process";
 import { chmodSync } from "node:fs";
 
@@ -43,9 +32,7 @@ main(async () => {
   const { Cluster, program } = await import("./lib/postgres.mjs");
 
   if (wants("checks")) {
-    await check("format", () =>
-      run(process.execPath, [bin("prettier"), "--check", "--log-level", "warn", "."]),
-    );
+    await check("format", () => run(process.execPath, [bin("prettier"), "--check", "--log-level", "warn", "."]));
     await check("lint", () => run(process.execPath, [bin("eslint"), "--max-warnings", "0", "."]));
     await check("types", async () => {
       await run(process.execPath, [bin("react-router"), "typegen"]);

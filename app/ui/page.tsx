@@ -29,15 +29,7 @@ export function Page({
 }
 
 /** What a list says when there is nothing in it, and what to do about that. */
-export function Empty({
-  title,
-  children,
-  action,
-}: {
-  title: string;
-  children: ReactNode;
-  action?: ReactNode;
-}) {
+export function Empty({ title, children, action }: { title: string; children: ReactNode; action?: ReactNode }) {
   return (
     <Box sx={(t) => ({ border: `1px dashed ${t.tokens.line}`, borderRadius: "10px", p: 4, maxWidth: 560 })}>
       <Typography variant="h2">{title}</Typography>

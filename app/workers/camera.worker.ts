@@ -11,11 +11,7 @@ const camera = {
     const canvas = new OffscreenCanvas(settings.width, settings.height);
     canvas
       .getContext("2d")!
-      .putImageData(
-        new ImageData(pixels as Uint8ClampedArray<ArrayBuffer>, settings.width, settings.height),
-        0,
-        0,
-      );
+      .putImageData(new ImageData(pixels as Uint8ClampedArray<ArrayBuffer>, settings.width, settings.height), 0, 0);
     const file = await canvas.convertToBlob({ type: "image/jpeg", quality: 0.95 });
     return { file, setup: setupOf(settings, posture.stature), truth: trueMarks(figure, settings) };
   },

@@ -119,9 +119,10 @@ describe("carry-over", () => {
   });
   it("is the share of a real change that was still there", () => {
     expect(kept(reading(20), reading(12), reading(14))).toBeCloseTo(0.75, 10);
-    expect(
-      keptBetween([moment(1, "before", 20), moment(1, "after", 12), moment(2, "before", 14)], 1),
-    ).toBeCloseTo(0.75, 10);
+    expect(keptBetween([moment(1, "before", 20), moment(1, "after", 12), moment(2, "before", 14)], 1)).toBeCloseTo(
+      0.75,
+      10,
+    );
   });
   it("says nothing when the visit changed nothing real, or a moment is missing", () => {
     expect(kept(reading(20), reading(19), reading(14))).toBeUndefined();
@@ -131,10 +132,7 @@ describe("carry-over", () => {
 
 describe("the summary", () => {
   it("counts real changes and what goes the wrong way, and draws the usual consequence from what was kept", () => {
-    const changes = compareMoments(
-      [reading(20), reading(16, 0.5, "b")],
-      [reading(12), reading(19, 0.5, "b")],
-    );
+    const changes = compareMoments([reading(20), reading(16, 0.5, "b")], [reading(12), reading(19, 0.5, "b")]);
     const { title, next } = summarise(changes, 0.3);
     expect(title).toBe("Two real changes, one of them away from the usual range");
     expect(next).toMatch(/30% of the last visit’s change was kept.*shorten the interval/);

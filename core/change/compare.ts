@@ -30,9 +30,7 @@ const outside = (reading: Reading): number => {
  */
 export function compare(first: Reading, second: Reading): Change {
   if (first.id !== second.id)
-    throw new RangeError(
-      `only one metric of one side and view can be compared, got ${first.id} and ${second.id}`,
-    );
+    throw new RangeError(`only one metric of one side and view can be compared, got ${first.id} and ${second.id}`);
   const difference = second.value - first.value;
   const smallestReal = smallestRealChange(first.seRepeat, second.seRepeat);
   const verdict: Verdict = Math.abs(difference) > smallestReal ? "real" : "unclear";

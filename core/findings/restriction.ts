@@ -33,12 +33,9 @@ export type Grading = { visit: number; moment: Moment; grade: Grade; tenderness:
 
 /** Gradings in the order they were made. */
 export const inOrder = (grades: readonly Grading[]): Grading[] =>
-  [...grades].sort(
-    (a, b) => a.visit - b.visit || (a.moment === b.moment ? 0 : a.moment === "before" ? -1 : 1),
-  );
+  [...grades].sort((a, b) => a.visit - b.visit || (a.moment === b.moment ? 0 : a.moment === "before" ? -1 : 1));
 
-export const latestGrade = (restriction: Restriction): Grading | undefined =>
-  inOrder(restriction.grades).at(-1);
+export const latestGrade = (restriction: Restriction): Grading | undefined => inOrder(restriction.grades).at(-1);
 
 /** "2 → 1 → 1": the history of a spot. */
 export const historyOf = (restriction: Restriction): string =>

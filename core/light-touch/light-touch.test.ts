@@ -34,10 +34,7 @@ describe("rate from taps", () => {
         (gaps, shift) => {
           let clock = 0;
           const taps = gaps.map((gap) => (clock += gap));
-          expect(rateOfTaps(taps.map((tap) => tap + shift))!.perMinute).toBeCloseTo(
-            rateOfTaps(taps)!.perMinute,
-            6,
-          );
+          expect(rateOfTaps(taps.map((tap) => tap + shift))!.perMinute).toBeCloseTo(rateOfTaps(taps)!.perMinute, 6);
         },
       ),
     );

@@ -12,8 +12,7 @@ export function rateOfTaps(taps: readonly number[]): Rate | undefined {
   const n = taps.length;
   if (n < 3) return undefined;
   for (let i = 1; i < n; i++)
-    if (!(taps[i]! > taps[i - 1]!))
-      throw new RangeError(`taps must ascend, got ${taps[i - 1]} s then ${taps[i]} s`);
+    if (!(taps[i]! > taps[i - 1]!)) throw new RangeError(`taps must ascend, got ${taps[i - 1]} s then ${taps[i]} s`);
   const meanIndex = (n - 1) / 2;
   const meanTime = taps.reduce((sum, t) => sum + t, 0) / n;
   let sxx = 0;

@@ -35,15 +35,12 @@ export function balanceIndex(left: number, right: number): number {
 }
 
 /** The station and side where motion is weakest: where to begin. Undefined when nothing was felt yet. */
-export function weakest(
-  listening: Listening,
-): { station: StationKey; side: "L" | "R"; freedom: number } | undefined {
+export function weakest(listening: Listening): { station: StationKey; side: "L" | "R"; freedom: number } | undefined {
   let found: { station: StationKey; side: "L" | "R"; freedom: number } | undefined;
   for (const { key } of stations)
     for (const side of ["L", "R"] as const) {
       const felt = listening[key]?.[side];
-      if (felt && (!found || freedom(felt) < found.freedom))
-        found = { station: key, side, freedom: freedom(felt) };
+      if (felt && (!found || freedom(felt) < found.freedom)) found = { station: key, side, freedom: freedom(felt) };
     }
   return found;
 }

@@ -114,11 +114,7 @@ export function mark(
 }
 
 /** Marks that a stored or received picture may carry: known keys of its view, finite and inside it. */
-export function lawfulMarks(
-  view: View,
-  size: { width: number; height: number },
-  value: unknown,
-): Marks | undefined {
+export function lawfulMarks(view: View, size: { width: number; height: number }, value: unknown): Marks | undefined {
   if (typeof value !== "object" || value === null || Array.isArray(value)) return undefined;
   const known = new Set<string>(marksOfView(view));
   const marks: Marks = {};

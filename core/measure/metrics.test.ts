@@ -28,8 +28,7 @@ const scene = (view: View, marks: Scene["marks"]): Scene => ({
   depth: {},
   yaw: 0,
 });
-const metric = (key: MetricKey, view: View) =>
-  metrics.find((each) => each.key === key && each.views.includes(view))!;
+const metric = (key: MetricKey, view: View) => metrics.find((each) => each.key === key && each.views.includes(view))!;
 const still: Precision = {
   pointingPx: 0,
   referencePx: 0,
@@ -63,11 +62,7 @@ describe("calibration", () => {
       depth: { "acromion.L": 150 },
     } as Scene;
     const level = locate({ ...near, depth: { "acromion.L": 0.002 * 1750 } }, calibration, "acromion.L")!;
-    const place = locate(
-      { ...near, depth: { "acromion.L": 150 + 0.002 * 1750 } },
-      calibration,
-      "acromion.L",
-    )!;
+    const place = locate({ ...near, depth: { "acromion.L": 150 + 0.002 * 1750 } }, calibration, "acromion.L")!;
     expect(level.across).toBeCloseTo(200, 6);
     expect(place.across / level.across).toBeCloseTo(0.95, 6);
   });
@@ -182,9 +177,7 @@ describe("error propagation", () => {
       });
       const moved = Object.fromEntries(Object.entries(base.marks).map(([key, at]) => [key, jitter(at, 1)]));
       const depth = { c7: 14 * random.normal(), "tragus.L": 14 * random.normal() };
-      values.push(
-        measure(metric("craniovertebral", "left"), "L", { ...base, marks: moved, depth }, still)!.value,
-      );
+      values.push(measure(metric("craniovertebral", "left"), "L", { ...base, marks: moved, depth }, still)!.value);
     }
     const mean = values.reduce((sum, v) => sum + v, 0) / values.length;
     const sd = Math.sqrt(values.reduce((sum, v) => sum + (v - mean) ** 2, 0) / (values.length - 1));

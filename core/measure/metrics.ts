@@ -200,8 +200,7 @@ export const metrics: readonly Metric[] = [
     views: sideViews,
     sides: "near",
     points: (side) => [`tragus.${side}`, `canthus.${side}`],
-    value: ([tragus, canthus]) =>
-      toDegrees(Math.atan2(canthus!.up - tragus!.up, canthus!.across - tragus!.across)),
+    value: ([tragus, canthus]) => toDegrees(Math.atan2(canthus!.up - tragus!.up, canthus!.across - tragus!.across)),
     words: ["face down", "face up"],
     usual: [8, 26],
     source: common,
@@ -288,5 +287,4 @@ export function sidesIn(metric: Metric, view: View): readonly (Side | undefined)
   return [undefined];
 }
 
-export const metricsOf = (view: View): readonly Metric[] =>
-  metrics.filter((metric) => metric.views.includes(view));
+export const metricsOf = (view: View): readonly Metric[] => metrics.filter((metric) => metric.views.includes(view));

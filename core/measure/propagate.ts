@@ -114,9 +114,7 @@ export function measure(
   add({ cause: "camera" }, precision.cameraDistance, (by) =>
     withSetup({ cameraDistance: scene.setup.cameraDistance + by }),
   );
-  add({ cause: "camera" }, precision.cameraHeight, (by) =>
-    withSetup({ cameraHeight: scene.setup.cameraHeight + by }),
-  );
+  add({ cause: "camera" }, precision.cameraHeight, (by) => withSetup({ cameraHeight: scene.setup.cameraHeight + by }));
   add({ cause: "turn" }, precision.yaw, (by) => ({ ...scene, yaw: scene.yaw + by }));
 
   parts.sort((a, b) => b.variance - a.variance);

@@ -28,8 +28,7 @@ export function usualDepth(view: View, point: PointKey, stature: Millimetres): M
   return (side === (view === "left" ? "L" : "R") ? lateral : side ? -lateral : 0) * stature;
 }
 
-const both = (...keys: LandmarkKey[]): PointKey[] =>
-  keys.flatMap((key) => [`${key}.R`, `${key}.L`] as PointKey[]);
+const both = (...keys: LandmarkKey[]): PointKey[] => keys.flatMap((key) => [`${key}.R`, `${key}.L`] as PointKey[]);
 const near = (side: Side): PointKey[] => [
   `malleolus.${side}`,
   `condyle.${side}`,

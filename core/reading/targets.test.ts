@@ -64,10 +64,7 @@ describe("targets", () => {
   });
 
   it("lists restrictions first and one target per place for the metrics", () => {
-    const targets = targetsFrom(
-      [restriction],
-      [reading("head-tilt", 6, 0.5), reading("head-tilt", 8, 0.5, "back")],
-    );
+    const targets = targetsFrom([restriction], [reading("head-tilt", 6, 0.5), reading("head-tilt", 8, 0.5, "back")]);
     expect(targets[0]!.id).toBe("restriction-r1");
     expect(targets.filter((target) => target.id.startsWith("metric-head-tilt"))).toHaveLength(1);
   });

@@ -88,8 +88,7 @@ export function outOfRange(reading: Reading): { by: number; sure: number } {
 /** Targets from metrics out of range. A reading barely out of range, or hardly measured, weighs little. */
 export function targetsOfReading(reading: Reading): Target[] {
   const { by, sure } = outOfRange(reading);
-  const chosen =
-    by > 0 ? aims[reading.metric.key]?.above : by < 0 ? aims[reading.metric.key]?.below : undefined;
+  const chosen = by > 0 ? aims[reading.metric.key]?.above : by < 0 ? aims[reading.metric.key]?.below : undefined;
   if (!chosen || sure < 0.25) return [];
   // a positive level means the left is higher
   const higher: Side = reading.value > 0 ? "L" : "R";

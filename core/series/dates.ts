@@ -3,7 +3,5 @@ import { addDays, format, parseISO } from "date-fns";
 /** ISO days of a series: every `interval` days from `start` (usual: 5–14 days, never under 2; common practice). */
 export function seriesDates(start: string, interval: number, sessions: number): string[] {
   if (!(interval >= 2)) throw new RangeError(`at least 2 days lie between sessions, got ${interval}`);
-  return Array.from({ length: sessions }, (_, i) =>
-    format(addDays(parseISO(start), i * interval), "yyyy-MM-dd"),
-  );
+  return Array.from({ length: sessions }, (_, i) => format(addDays(parseISO(start), i * interval), "yyyy-MM-dd"));
 }

@@ -10,21 +10,12 @@ const list = (words: readonly string[]) =>
   words.length <= 1 ? (words[0] ?? "") : `${words.slice(0, -1).join(", ")} and ${words[words.length - 1]}`;
 
 /** Why a step is in the plan, as sentences, the weightiest first. Never empty. */
-export function whyStep(
-  input: PlanInput,
-  sessions: readonly PlannedSession[],
-  session: number,
-  step: Step,
-): string[] {
+export function whyStep(input: PlanInput, sessions: readonly PlannedSession[], session: number, step: Step): string[] {
   const technique = techniqueOf(step.technique);
   const template = templateOf(input.template).sessions[session]!;
   const steps = sessions[session]!.steps;
   const reasons: string[] = [];
-  if (
-    input.locks.some(
-      (lock) => lock.session === session && lock.technique === step.technique && lock.kind === "keep",
-    )
-  )
+  if (input.locks.some((lock) => lock.session === session && lock.technique === step.technique && lock.kind === "keep"))
     reasons.push("You locked it in.");
   if (isOpening(technique)) reasons.push("It opens the session: breath and settling before anything else.");
   if (isRising(technique)) reasons.push("Every session ends with rising slowly.");
@@ -61,13 +52,8 @@ export function whyStep(
       `Session ${session + 1}, ${template.name}, is for ${list([...new Set(territory)])}: ${template.intent.toLowerCase()}`,
     );
   const complaint = input.complaintRegion;
-  if (
-    complaint &&
-    technique.doses.some((dose) => dose.region === complaint && dose.share >= rulebook.softens)
-  )
-    reasons.push(
-      `The complaint's own region, ${regionName(complaint).toLowerCase()}, gets some work every session.`,
-    );
+  if (complaint && technique.doses.some((dose) => dose.region === complaint && dose.share >= rulebook.softens))
+    reasons.push(`The complaint's own region, ${regionName(complaint).toLowerCase()}, gets some work every session.`);
   if (reasons.length === 0 && served[0])
     reasons.push(`It adds a little to ${served[0].target.name}, in time that nothing else could use better.`);
   return reasons.length > 0 ? reasons : ["It fills time that nothing else could use better."];
@@ -88,8 +74,7 @@ export function withoutStep(
   const unprepared = others
     .filter((later) =>
       regionsWorked(later).some(
-        (region) =>
-          prepares(technique, later, region) && !others.some((cover) => prepares(cover, later, region)),
+        (region) => prepares(technique, later, region) && !others.some((cover) => prepares(cover, later, region)),
       ),
     )
     .map((later) => later.name);

@@ -57,21 +57,18 @@ export function formulate(input: PlanInput): Formulation {
   const uses: Use[] = [];
   const positionColumns = new Map<string, number>();
   const columnOf = (session: number, position: Position) => positionColumns.get(`${session} ${position}`)!;
-  const parts = (use: Use): number[] =>
-    "mid" in use.minutes ? [use.minutes.mid] : [use.minutes.L, use.minutes.R];
+  const parts = (use: Use): number[] => ("mid" in use.minutes ? [use.minutes.mid] : [use.minutes.L, use.minutes.R]);
   const timed = (use: Use, weight = 1) => parts(use).map((column) => [column, weight] as const);
   const locked = (session: number, key: string) =>
     input.locks.find((lock) => lock.session === session && lock.technique === key)?.kind;
 
   for (let s = from; s < sessions.length; s++) {
-    for (const position of positions)
-      positionColumns.set(`${s} ${position}`, model.column(-positionCost, 0, 1, true));
+    for (const position of positions) positionColumns.set(`${s} ${position}`, model.column(-positionCost, 0, 1, true));
     for (const technique of candidates(input, s)) {
       const lock = locked(s, technique.key);
       if (lock === "leave-out" && !isRising(technique)) continue;
       const x = model.column(0, 0, 1, true);
-      if (lock === "keep")
-        model.row(1, 1, [[x, 1]], `session ${s + 1}: ${technique.name} is locked in`, "step");
+      if (lock === "keep") model.row(1, 1, [[x, 1]], `session ${s + 1}: ${technique.name} is locked in`, "step");
       const { least, ideal } = technique.minutes;
       const most = isRising(technique) ? least : ideal * rulebook.stretch;
       const part = () => {
@@ -89,10 +86,7 @@ export function formulate(input: PlanInput): Formulation {
       const minutes = technique.sided ? { L: part(), R: part() } : { mid: part() };
       uses.push({ technique, session: s, x, minutes });
       if (technique.positions.length > 0)
-        model.row(-Infinity, 0, [
-          [x, 1],
-          ...technique.positions.map((place) => [columnOf(s, place), -1] as const),
-        ]);
+        model.row(-Infinity, 0, [[x, 1], ...technique.positions.map((place) => [columnOf(s, place), -1] as const)]);
     }
   }
 
@@ -124,17 +118,10 @@ export function formulate(input: PlanInput): Formulation {
   for (let s = from; s < sessions.length; s++) {
     const all = inSession(s);
     const place = `session ${s + 1}`;
-    const count = (test: (technique: Technique) => boolean) =>
-      inSession(s, test).map((use) => [use.x, 1] as const);
+    const count = (test: (technique: Technique) => boolean) => inSession(s, test).map((use) => [use.x, 1] as const);
     model.row(1, 1, count(isOpening), `${place}: one opening`, "step");
     model.row(1, 1, count(isRising), `${place}: rising slowly at the end`, "step");
-    model.row(
-      rulebook.closings.least,
-      rulebook.closings.most,
-      count(isClosing),
-      `${place}: closing steps`,
-      "step",
-    );
+    model.row(rulebook.closings.least, rulebook.closings.most, count(isClosing), `${place}: closing steps`, "step");
     const blocks = sessions[s]!.light ? rulebook.lightBlocks.light : rulebook.lightBlocks.structural;
     model.row(0, blocks, count(isLightBlock));
     model.row(
@@ -155,8 +142,7 @@ export function formulate(input: PlanInput): Formulation {
       `${place}: table time`,
       "min",
     );
-    const load = (part: "thumb" | "fingers") =>
-      all.flatMap((use) => timed(use, use.technique.load[part] ?? 0));
+    const load = (part: "thumb" | "fingers") => all.flatMap((use) => timed(use, use.technique.load[part] ?? 0));
     model.row(0, input.thumbBudget, load("thumb"), `${place}: thumb load`, "load minutes");
     model.row(0, rulebook.fingerBudget, load("fingers"));
     if (input.complaintRegion) {
@@ -189,10 +175,7 @@ export function formulate(input: PlanInput): Formulation {
     }
     // deep work asks for outer work in earlier sessions: one gate for each region, so that the rows stay few
     for (const region of regionKeys) {
-      const deep = inSession(
-        s,
-        (technique) => needsOpened(technique) && regionsWorked(technique).includes(region),
-      );
+      const deep = inSession(s, (technique) => needsOpened(technique) && regionsWorked(technique).includes(region));
       if (deep.length === 0) continue;
       const gate = model.column(0, 0, 1);
       for (const use of deep)
@@ -209,10 +192,7 @@ export function formulate(input: PlanInput): Formulation {
       model.row(
         -given,
         Infinity,
-        [
-          ...earlier.flatMap((use) => timed(use)),
-          [gate, -(rulebook.opened + (given >= rulebook.opened ? 0 : margin))],
-        ],
+        [...earlier.flatMap((use) => timed(use)), [gate, -(rulebook.opened + (given >= rulebook.opened ? 0 : margin))]],
         `${place}: outer work in ${regionName(region).toLowerCase()} before going deep`,
         "min",
       );
@@ -220,10 +200,7 @@ export function formulate(input: PlanInput): Formulation {
     for (const region of regionKeys) {
       const strong = inSession(s, (technique) => strongIn(technique, region));
       if (strong.length === 0) continue;
-      if (
-        s === from &&
-        input.done[s - 1]?.steps.some((step) => strongIn(techniqueOf(step.technique), region))
-      ) {
+      if (s === from && input.done[s - 1]?.steps.some((step) => strongIn(techniqueOf(step.technique), region))) {
         for (const use of strong)
           model.row(0, 0, [[use.x, 1]], `${place}: rest for ${regionName(region).toLowerCase()}`, "step");
         continue;
@@ -256,8 +233,7 @@ export function formulate(input: PlanInput): Formulation {
   for (const step of input.done.flatMap((session) => session.steps))
     used.set(step.technique, (used.get(step.technique) ?? 0) + 1);
   const byTechnique = new Map<string, Use[]>();
-  for (const use of uses)
-    byTechnique.set(use.technique.key, [...(byTechnique.get(use.technique.key) ?? []), use]);
+  for (const use of uses) byTechnique.set(use.technique.key, [...(byTechnique.get(use.technique.key) ?? []), use]);
   for (const [key, list] of byTechnique) {
     const most = Math.max(0, repeatsAllowed(techniqueOf(key), sessions.length) - (used.get(key) ?? 0));
     if (list.length > most)
@@ -305,8 +281,7 @@ export function formulate(input: PlanInput): Formulation {
             values[use.minutes.L] = step.minutes.L;
             values[use.minutes.R] = step.minutes.R;
           }
-          if (step.position && s >= from && use.technique.positions.length > 0)
-            values[columnOf(s, step.position)] = 1;
+          if (step.position && s >= from && use.technique.positions.length > 0) values[columnOf(s, step.position)] = 1;
         }
       });
       return values;

@@ -42,9 +42,7 @@ export function greedyPlan(input: PlanInput): PlannedSession[] | undefined {
 
   for (let s = input.done.length; s < template.length; s++) {
     const out = new Set(
-      input.locks
-        .filter((lock) => lock.session === s && lock.kind === "leave-out")
-        .map((lock) => lock.technique),
+      input.locks.filter((lock) => lock.session === s && lock.kind === "leave-out").map((lock) => lock.technique),
     );
     const pool = candidates(input, s).filter((technique) => !out.has(technique.key));
     const steps: Step[] = [];
@@ -59,20 +57,17 @@ export function greedyPlan(input: PlanInput): PlannedSession[] | undefined {
       });
     const gain = (bundle: readonly Technique[]) => {
       const more = items.map(() => 0);
-      for (const technique of bundle)
-        doses(technique, minutesFor(technique)).forEach((dose, i) => (more[i]! += dose));
+      for (const technique of bundle) doses(technique, minutesFor(technique)).forEach((dose, i) => (more[i]! += dose));
       return items.reduce(
         (sum, item, i) =>
           more[i] === 0
             ? sum
-            : sum +
-              item.points * (worthOf((got[i]! + more[i]!) / item.wanted) - worthOf(got[i]! / item.wanted)),
+            : sum + item.points * (worthOf((got[i]! + more[i]!) / item.wanted) - worthOf(got[i]! / item.wanted)),
         0,
       );
     };
     const time = () =>
-      steps.reduce((sum, step) => sum + minutesOf(step.minutes), 0) +
-      rulebook.turn * Math.max(0, used.size - 1);
+      steps.reduce((sum, step) => sum + minutesOf(step.minutes), 0) + rulebook.turn * Math.max(0, used.size - 1);
     const turnsFor = (bundle: readonly Technique[]) => {
       const places = new Set(used);
       for (const technique of bundle)
@@ -88,10 +83,7 @@ export function greedyPlan(input: PlanInput): PlannedSession[] | undefined {
         if (steps.filter((step) => isLightBlock(techniqueOf(step.technique))).length >= most) return false;
       }
       for (const region of regionsWorked(technique)) {
-        if (
-          strongIn(technique, region) &&
-          before?.steps.some((step) => strongIn(techniqueOf(step.technique), region))
-        )
+        if (strongIn(technique, region) && before?.steps.some((step) => strongIn(techniqueOf(step.technique), region)))
           return false;
         if (needsOpened(technique)) {
           const opened = plan
@@ -171,8 +163,7 @@ export function greedyPlan(input: PlanInput): PlannedSession[] | undefined {
       const bundle = technique && bundleOf(technique);
       if (bundle) take(bundle);
     }
-    const has = (test: (technique: Technique) => boolean) =>
-      steps.some((step) => test(techniqueOf(step.technique)));
+    const has = (test: (technique: Technique) => boolean) => steps.some((step) => test(techniqueOf(step.technique)));
     if (!has(isOpening)) best(isOpening, 0);
     const rising = pool.find(isRising);
     if (rising && !has(isRising)) take([rising]);

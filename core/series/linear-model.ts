@@ -22,13 +22,7 @@ export class LinearModel {
   }
 
   /** Adds low ≤ Σ coefficient·column ≤ high. Rows with a `rule` may be relaxed to explain a contradiction. */
-  row(
-    low: number,
-    high: number,
-    entries: readonly (readonly [number, number])[],
-    rule?: string,
-    unit = "",
-  ): void {
+  row(low: number, high: number, entries: readonly (readonly [number, number])[], rule?: string, unit = ""): void {
     const merged = new Map<number, number>();
     for (const [column, value] of entries) merged.set(column, (merged.get(column) ?? 0) + value);
     this.rows.push({ low, high, entries: [...merged].filter(([, value]) => value !== 0), rule, unit });

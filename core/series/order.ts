@@ -1,15 +1,7 @@
 import { techniqueOf } from "../techniques/catalogue";
 import type { Position } from "../techniques/technique";
 import type { Step } from "./plan";
-import {
-  isClosing,
-  isOpening,
-  isRising,
-  neededCover,
-  prepares,
-  regionsWorked,
-  workingDepth,
-} from "./rulebook";
+import { isClosing, isOpening, isRising, neededCover, prepares, regionsWorked, workingDepth } from "./rulebook";
 
 const positions: readonly Position[] = ["prone", "supine", "side", "seated"];
 const anywhere = positions.length;
@@ -27,10 +19,7 @@ const cost = { turn: 10, shallower: 0.4, elsewhere: 0.15 };
  *
  * `allowed`: positions the session may use; all when left out.
  */
-export function orderSteps(
-  steps: readonly Step[],
-  allowed: readonly Position[] = positions,
-): Step[] | undefined {
+export function orderSteps(steps: readonly Step[], allowed: readonly Position[] = positions): Step[] | undefined {
   const kind = (step: Step) => {
     const technique = techniqueOf(step.technique);
     return isOpening(technique) ? 0 : isRising(technique) ? 3 : isClosing(technique) ? 2 : 1;
@@ -59,10 +48,7 @@ export function orderSteps(
       : regionsWorked(technique)
           .filter((region) => !opened.some((cover) => prepares(cover, technique, region)))
           .map((region) =>
-            techniques.reduce(
-              (mask, cover, i) => mask | (prepares(cover, technique, region) ? 1 << i : 0),
-              0,
-            ),
+            techniques.reduce((mask, cover, i) => mask | (prepares(cover, technique, region) ? 1 << i : 0), 0),
           ),
   );
   const allOf = techniques.map((technique, i) =>
@@ -87,34 +73,28 @@ export function orderSteps(
   type State = { cost: number; mask: number; last: number; position: number; before: State | undefined };
   // The position after the opening: the one it is done in, or none yet.
   const openingPlaces = opened[0]?.positions.filter((position) => allowed.includes(position)) ?? [];
-  const starts =
-    openingPlaces.length > 0 ? openingPlaces.map((position) => positions.indexOf(position)) : [anywhere];
+  const starts = openingPlaces.length > 0 ? openingPlaces.map((position) => positions.indexOf(position)) : [anywhere];
   let frontier = new Map<number, State>();
-  for (const position of starts)
-    frontier.set(position, { cost: 0, mask: 0, last: -1, position, before: undefined });
+  for (const position of starts) frontier.set(position, { cost: 0, mask: 0, last: -1, position, before: undefined });
   for (let done = 0; done < n; done++) {
     const next = new Map<number, State>();
     for (const state of frontier.values())
       for (let i = 0; i < n; i++) {
         if (state.mask & (1 << i)) continue;
-        if (oneOf[i]!.some((group) => (state.mask & group) === 0) || (state.mask & allOf[i]!) !== allOf[i])
-          continue;
+        if (oneOf[i]!.some((group) => (state.mask & group) === 0) || (state.mask & allOf[i]!) !== allOf[i]) continue;
         for (const place of places[i]!) {
           const position = place === anywhere ? state.position : place;
           const turned = state.position !== anywhere && position !== state.position;
-          const total =
-            state.cost + (turned ? cost.turn : 0) + (state.last < 0 ? 0 : between[state.last]![i]!);
+          const total = state.cost + (turned ? cost.turn : 0) + (state.last < 0 ? 0 : between[state.last]![i]!);
           const mask = state.mask | (1 << i);
           const key = (mask * 32 + i) * 8 + position;
           const known = next.get(key);
-          if (!known || total < known.cost)
-            next.set(key, { cost: total, mask, last: i, position, before: state });
+          if (!known || total < known.cost) next.set(key, { cost: total, mask, last: i, position, before: state });
         }
       }
     if (next.size === 0) return undefined;
     // Beyond some 10^5 states keep the cheapest: still a lawful order, no longer proven best.
-    frontier =
-      next.size > 120_000 ? new Map([...next].sort((a, b) => a[1].cost - b[1].cost).slice(0, 40_000)) : next;
+    frontier = next.size > 120_000 ? new Map([...next].sort((a, b) => a[1].cost - b[1].cost).slice(0, 40_000)) : next;
   }
 
   let best: State | undefined;
@@ -139,8 +119,7 @@ export function orderSteps(
   if (!best) return undefined;
 
   const path: State[] = [];
-  for (let state: State | undefined = best; state && state.last >= 0; state = state.before)
-    path.unshift(state);
+  for (let state: State | undefined = best; state && state.last >= 0; state = state.before) path.unshift(state);
   const first = path[0]?.before ?? best;
   const resolve = (index: number) =>
     positions[index] ?? positions[path.find((state) => state.position !== anywhere)?.position ?? 1]!;

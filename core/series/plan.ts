@@ -51,8 +51,7 @@ export type Plan = {
   bound?: number;
 };
 
-export const minutesOf = (minutes: StepMinutes): Minutes =>
-  "mid" in minutes ? minutes.mid : minutes.L + minutes.R;
+export const minutesOf = (minutes: StepMinutes): Minutes => ("mid" in minutes ? minutes.mid : minutes.L + minutes.R);
 
 export const sessionMinutes = (session: PlannedSession): Minutes =>
   session.steps.reduce((sum, step) => sum + minutesOf(step.minutes), 0);

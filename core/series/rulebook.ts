@@ -95,11 +95,7 @@ export const needsOpened = (technique: Technique): boolean =>
 /** Lying on the front or on the back only: what the balance of front and back is counted by. */
 export function facing(technique: Technique): "front" | "back" | undefined {
   if (technique.positions.length !== 1) return undefined;
-  return technique.positions[0] === "prone"
-    ? "back"
-    : technique.positions[0] === "supine"
-      ? "front"
-      : undefined;
+  return technique.positions[0] === "prone" ? "back" : technique.positions[0] === "supine" ? "front" : undefined;
 }
 
 /** Techniques that are of use in a session: eligible, and reaching its territory or a target. */
@@ -109,9 +105,7 @@ export function candidates(input: PlanInput, session: number): Technique[] {
   for (const target of input.targets) wanted.add(target.region);
   if (input.complaintRegion) wanted.add(input.complaintRegion);
   const kept = new Set(
-    input.locks
-      .filter((lock) => lock.session === session && lock.kind === "keep")
-      .map((lock) => lock.technique),
+    input.locks.filter((lock) => lock.session === session && lock.kind === "keep").map((lock) => lock.technique),
   );
   return catalogue.filter(
     (technique) =>

@@ -73,9 +73,7 @@ describe("the rule checker", () => {
         : session,
     );
     expect(deep).toBeGreaterThan(0);
-    expect(
-      breaches(exampleInput, bare).some((breach) => breach.rule === "opened before" && breach.by > 0),
-    ).toBe(true);
+    expect(breaches(exampleInput, bare).some((breach) => breach.rule === "opened before" && breach.by > 0)).toBe(true);
   });
 
   it("asks for preparation in the same session and region, by something not oilier", () => {
@@ -83,12 +81,9 @@ describe("the rule checker", () => {
       session.steps.some((each) => neededCover(techniqueOf(each.technique)) > 0),
     );
     const stripped = changed(index, (steps) => {
-      const needy = techniqueOf(
-        steps.find((each) => neededCover(techniqueOf(each.technique)) > 0)!.technique,
-      );
+      const needy = techniqueOf(steps.find((each) => neededCover(techniqueOf(each.technique)) > 0)!.technique);
       return steps.filter(
-        (each) =>
-          !regionsWorked(needy).some((region) => prepares(techniqueOf(each.technique), needy, region)),
+        (each) => !regionsWorked(needy).some((region) => prepares(techniqueOf(each.technique), needy, region)),
       );
     });
     expect(rulesBroken(stripped)).toContain("preparation");
@@ -99,9 +94,7 @@ describe("the rule checker", () => {
   it("does not let a region be worked strongly twice running", () => {
     const strong = (steps: Step[]) => [...steps.slice(0, -2), step("ham-iron", 3), ...steps.slice(-2)];
     const twice = lawful.map((session, i) =>
-      i === 2 || i === 3
-        ? { steps: strong(session.steps.filter((each) => each.technique !== "ham-iron")) }
-        : session,
+      i === 2 || i === 3 ? { steps: strong(session.steps.filter((each) => each.technique !== "ham-iron")) } : session,
     );
     expect(rulesBroken(twice)).toContain("recovery");
   });
@@ -121,27 +114,16 @@ describe("the order of a session", () => {
         .sort((a, b) => (a.technique > b.technique ? 1 : -1))
         .map((each) => ({ ...each, position: null }));
       const ordered = orderSteps(shuffled)!;
-      expect(ordered.map((each) => each.technique).sort()).toEqual(
-        session.steps.map((each) => each.technique).sort(),
-      );
+      expect(ordered.map((each) => each.technique).sort()).toEqual(session.steps.map((each) => each.technique).sort());
       const plan = lawful.map((each, i) => (i === s ? { steps: ordered } : each));
       expect(
-        breaches(exampleInput, plan).filter(
-          (breach) => breach.rule !== "positions" && breach.rule !== "time",
-        ),
+        breaches(exampleInput, plan).filter((breach) => breach.rule !== "positions" && breach.rule !== "time"),
       ).toEqual([]);
     });
   });
 
   it("turns the client no more often than any other lawful order (exhaustively, small sessions)", () => {
-    const pool = [
-      "cross-spread",
-      "lumbar-spread",
-      "thigh-wring",
-      "thigh-spread",
-      "calf-lift",
-      "chest-skin-roll",
-    ];
+    const pool = ["cross-spread", "lumbar-spread", "thigh-wring", "thigh-spread", "calf-lift", "chest-skin-roll"];
     fc.assert(
       fc.property(fc.uniqueArray(fc.constantFrom(...pool), { minLength: 3, maxLength: 5 }), (keys) => {
         const steps = keys.map((key) => step(key, 3));

@@ -88,11 +88,7 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
       if (no) say("technique", s, `${technique.name} cannot be used: ${no}.`);
       const parts = "mid" in step.minutes ? [step.minutes.mid] : [step.minutes.L, step.minutes.R];
       if ("mid" in step.minutes === technique.sided)
-        say(
-          "step length",
-          s,
-          `${technique.name} is ${technique.sided ? "done on both sides" : "not two-sided"}.`,
-        );
+        say("step length", s, `${technique.name} is ${technique.sided ? "done on both sides" : "not two-sided"}.`);
       for (const minutes of parts) {
         const { least, ideal } = technique.minutes;
         if (!(minutes >= least - slack))
@@ -137,8 +133,7 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
     }
 
     const count = (test: (technique: Technique) => boolean) => steps.filter((step) => test(of(step))).length;
-    if (count(isOpening) !== 1)
-      say("opening and closing", s, `it has ${count(isOpening)} openings instead of one.`);
+    if (count(isOpening) !== 1) say("opening and closing", s, `it has ${count(isOpening)} openings instead of one.`);
     if (count(isRising) !== 1) say("opening and closing", s, "it does not end with rising slowly.");
     const closings = count(isClosing);
     if (closings < rulebook.closings.least || closings > rulebook.closings.most)
@@ -177,16 +172,9 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
       );
     const needed = sessionMinutes(sessions[s]!) + rulebook.turn * Math.max(0, positions.length - 1);
     if (needed > input.tableMinutes + slack)
-      say(
-        "time",
-        s,
-        `it needs ${needed} min at the table and has ${input.tableMinutes}.`,
-        needed - input.tableMinutes,
-      );
+      say("time", s, `it needs ${needed} min at the table and has ${input.tableMinutes}.`, needed - input.tableMinutes);
     const blocks = count(isLightBlock);
-    const mostBlocks = template.sessions[s]!.light
-      ? rulebook.lightBlocks.light
-      : rulebook.lightBlocks.structural;
+    const mostBlocks = template.sessions[s]!.light ? rulebook.lightBlocks.light : rulebook.lightBlocks.structural;
     if (blocks > mostBlocks)
       say("light touch", s, `${blocks} light-touch blocks are more than ${mostBlocks}.`, blocks - mostBlocks);
     const thumbs = strain(sessions[s]!, "thumb");
@@ -203,9 +191,7 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
     if (input.complaintRegion) {
       const region = input.complaintRegion;
       const minutes = steps
-        .filter((step) =>
-          of(step).doses.some((dose) => dose.region === region && dose.share >= rulebook.softens),
-        )
+        .filter((step) => of(step).doses.some((dose) => dose.region === region && dose.share >= rulebook.softens))
         .reduce((sum, step) => sum + minutesOf(step.minutes), 0);
       if (minutes < rulebook.complaint - slack)
         say(
@@ -219,17 +205,12 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
     if (s > 0) {
       const before = sessions[s - 1]!;
       for (const region of regionKeys)
-        if (
-          steps.some((step) => strongIn(of(step), region)) &&
-          before.steps.some((step) => strongIn(of(step), region))
-        )
+        if (steps.some((step) => strongIn(of(step), region)) && before.steps.some((step) => strongIn(of(step), region)))
           say("recovery", s, `${regionName(region).toLowerCase()} is worked strongly twice running.`);
       if (s - 1 >= input.done.length) {
         const both = [...steps, ...before.steps];
         const sum = (side: "front" | "back") =>
-          both
-            .filter((step) => facing(of(step)) === side)
-            .reduce((total, step) => total + minutesOf(step.minutes), 0);
+          both.filter((step) => facing(of(step)) === side).reduce((total, step) => total + minutesOf(step.minutes), 0);
         const band = rulebook.frontBack * 2 * input.tableMinutes;
         const apart = Math.abs(sum("front") - sum("back"));
         if (apart > band + slack)

@@ -77,10 +77,7 @@ export function coverageItems(input: PlanInput): CoverageItem[] {
 /** Worth of covering a share of what is wanted: 0 at 0, 1 from 1 on, concave between. */
 export function worthOf(share: number): number {
   const part = 1 / slopes.length;
-  return (
-    slopes.reduce((sum, slope, i) => sum + slope * Math.max(0, Math.min(part, share - i * part)), 0) /
-    fullWorth
-  );
+  return slopes.reduce((sum, slope, i) => sum + slope * Math.max(0, Math.min(part, share - i * part)), 0) / fullWorth;
 }
 
 /** Points per useful minute in each third of an item, for the model. */
@@ -89,9 +86,7 @@ export const slopePoints = (item: CoverageItem): number[] =>
 
 export const doseOfStep = (step: Step, item: CoverageItem): number => {
   const dose = item.dose(techniqueOf(step.technique));
-  return "mid" in step.minutes
-    ? dose.mid * step.minutes.mid
-    : dose.L * step.minutes.L + dose.R * step.minutes.R;
+  return "mid" in step.minutes ? dose.mid * step.minutes.mid : dose.L * step.minutes.L + dose.R * step.minutes.R;
 };
 
 export function delivered(item: CoverageItem, sessions: readonly PlannedSession[]): number {
@@ -121,8 +116,7 @@ export function positionsUsed(session: PlannedSession): string[] {
 /** A plan's score in points of 100: coverage less the cost of turning the client and of tired hands. */
 export function scoreOf(input: PlanInput, sessions: readonly PlannedSession[]): number {
   let score = 0;
-  for (const item of coverageItems(input))
-    score += item.points * worthOf(delivered(item, sessions) / item.wanted);
+  for (const item of coverageItems(input)) score += item.points * worthOf(delivered(item, sessions) / item.wanted);
   sessions.forEach((session, index) => {
     if (index < input.done.length) return;
     score -= positionCost * positionsUsed(session).length;

@@ -129,8 +129,7 @@ export function solve(
     const closeEnough = () => best && bound !== undefined && best.score >= bound * (1 - limits.gap);
     for (let round = 0; values && left() > 0.2 && !closeEnough() && open.length > windowSize; round++) {
       const held = values;
-      const first =
-        round < open.length ? (round * 2) % open.length : Math.floor(random.uniform() * open.length);
+      const first = round < open.length ? (round * 2) % open.length : Math.floor(random.uniform() * open.length);
       const window = new Set(
         Array.from({ length: windowSize }, (_, i) =>
           // neighbours at first, later any sessions together
@@ -174,8 +173,7 @@ function constantScore(input: PlanInput): number {
  */
 function conflictsOf(highs: Highs, model: LinearModel, limits: Limits): Conflict[] {
   const elastic = new LinearModel();
-  for (let i = 0; i < model.cost.length; i++)
-    elastic.column(0, model.lower[i]!, model.upper[i]!, model.integer[i]!);
+  for (let i = 0; i < model.cost.length; i++) elastic.column(0, model.lower[i]!, model.upper[i]!, model.integer[i]!);
   const slacks: { column: number; rule: string; unit: string }[] = [];
   for (const row of model.rows) {
     const entries: [number, number][] = [...row.entries];

@@ -57,11 +57,7 @@ export function topUp(input: PlanInput, sessions: readonly PlannedSession[]): Pl
       let best: Part | undefined;
       let value = 1e-9;
       for (const part of parts) {
-        if (
-          minutes[part.step]![part.side]! + grain > part.most ||
-          part.thumb > thumbs ||
-          part.fingers > fingers
-        )
+        if (minutes[part.step]![part.side]! + grain > part.most || part.thumb > thumbs || part.fingers > fingers)
           continue;
         const worth = gain(part);
         if (worth > value) [best, value] = [part, worth];

@@ -39,13 +39,10 @@ export function closingNote(state: RunState): string {
   const answers = state.steps.flatMap((step, i) => {
     const { pressure, direction } = state.states[i]!;
     if (pressure === undefined && direction === undefined) return [];
-    const parts = [
-      pressure === undefined ? "" : `${pressure} of 10`,
-      direction ? `towards ${direction}` : "",
-    ].filter(Boolean);
-    return [
-      `${techniqueOf(step.technique).name} ${sideWord[step.side]} ${parts.join(", ")}`.replace(/\s+/g, " "),
-    ];
+    const parts = [pressure === undefined ? "" : `${pressure} of 10`, direction ? `towards ${direction}` : ""].filter(
+      Boolean,
+    );
+    return [`${techniqueOf(step.technique).name} ${sideWord[step.side]} ${parts.join(", ")}`.replace(/\s+/g, " ")];
   });
   if (answers.length > 0) lines.push(`The client asked for: ${answers.join("; ")}.`);
 

@@ -56,8 +56,6 @@ export function runSteps(session: PlannedSession): RunStep[] {
       planned: Math.round(minutes * 60),
       passes,
     });
-    return "mid" in step.minutes
-      ? [of("mid", step.minutes.mid)]
-      : [of("L", step.minutes.L), of("R", step.minutes.R)];
+    return "mid" in step.minutes ? [of("mid", step.minutes.mid)] : [of("L", step.minutes.L), of("R", step.minutes.R)];
   });
 }

@@ -38,11 +38,7 @@ describe("the run of a session", () => {
   it("stops the clock while held", () => {
     const state = foldRun([started(), at(30, { kind: "paused", body: {} })]);
     expect(holdOf(state, start + 500_000)).toBe(30);
-    const resumed = foldRun([
-      started(),
-      at(30, { kind: "paused", body: {} }),
-      at(90, { kind: "resumed", body: {} }),
-    ]);
+    const resumed = foldRun([started(), at(30, { kind: "paused", body: {} }), at(90, { kind: "resumed", body: {} })]);
     expect(holdOf(resumed, start + 100_000)).toBe(40);
     expect(elapsed(resumed, start + 100_000)).toBe(40);
   });
@@ -52,12 +48,7 @@ describe("the run of a session", () => {
   });
 
   it("goes back to a step and adds to it", () => {
-    const state = foldRun([
-      started(),
-      next(100, 0),
-      at(130, { kind: "back", body: { step: 1 } }),
-      next(160, 0),
-    ]);
+    const state = foldRun([started(), next(100, 0), at(130, { kind: "back", body: { step: 1 } }), next(160, 0)]);
     expect(state.states[0]).toMatchObject({ outcome: "done", spent: 130, holds: [100, 30] });
     expect(state.states[1]!.spent).toBe(30);
   });
@@ -84,12 +75,10 @@ describe("the run of a session", () => {
       body: fc.constant({}),
     }),
   );
-  const anyLog = fc
-    .array(fc.tuple(fc.integer({ min: 0, max: 90 }), anyEvent), { maxLength: 60 })
-    .map((entries) => {
-      let clock = 0;
-      return [started(), ...entries.map(([wait, event]) => at((clock += wait), event as never))];
-    });
+  const anyLog = fc.array(fc.tuple(fc.integer({ min: 0, max: 90 }), anyEvent), { maxLength: 60 }).map((entries) => {
+    let clock = 0;
+    return [started(), ...entries.map(([wait, event]) => at((clock += wait), event as never))];
+  });
 
   it("gives the same state however often events are sent (any log)", () => {
     fc.assert(fc.property(anyLog, (log) => expect(foldRun([...log, ...log])).toEqual(foldRun(log))));
@@ -122,8 +111,7 @@ describe("the run of a session", () => {
 });
 
 /** Whether a log ever stood behind the last step. */
-const wentPast = (log: SessionEvent[]) =>
-  log.some((_, i) => foldRun(log.slice(0, i + 1)).current >= steps.length);
+const wentPast = (log: SessionEvent[]) => log.some((_, i) => foldRun(log.slice(0, i + 1)).current >= steps.length);
 
 describe("what a run leaves behind", () => {
   const log = [

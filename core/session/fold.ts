@@ -156,9 +156,7 @@ export function advance(state: RunState, event: SessionEvent): RunState {
       if (event.body.step !== running.current || running.current === 0) return running;
       return goTo(
         running.current - 1,
-        spend(running.current).map((step, i) =>
-          i === running.current - 1 ? { ...step, outcome: "waiting" } : step,
-        ),
+        spend(running.current).map((step, i) => (i === running.current - 1 ? { ...step, outcome: "waiting" } : step)),
       );
   }
 }

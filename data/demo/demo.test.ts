@@ -23,10 +23,7 @@ describe("the demo practice", () => {
     await db.within(practice.id, async (tx) => {
       expect(await listClients(tx, "", false)).toHaveLength(6);
       const visits = await listVisits(tx, ruben.id);
-      expect(visits.map((visit) => visit.status)).toEqual([
-        ...Array(4).fill("closed"),
-        ...Array(6).fill("planned"),
-      ]);
+      expect(visits.map((visit) => visit.status)).toEqual([...Array(4).fill("closed"), ...Array(6).fill("planned")]);
       expect(visits[4]!.onDate).toBe("2026-11-24");
       const series = (await seriesOf(tx, ruben.id))!;
       const input = {

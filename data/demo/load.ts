@@ -41,10 +41,7 @@ export async function loadDemo(db: Knex, today: string): Promise<boolean> {
 }
 
 const dayOf = (person: Person, visit: number, today: string) =>
-  format(
-    addDays(parseISO(today), person.nextIn + (visit - 1 - person.worked) * person.interval),
-    "yyyy-MM-dd",
-  );
+  format(addDays(parseISO(today), person.nextIn + (visit - 1 - person.worked) * person.interval), "yyyy-MM-dd");
 
 async function loadPerson(tx: Tx, person: Person, today: string): Promise<void> {
   await createClient(tx, person.id, person);
@@ -55,8 +52,7 @@ async function loadPerson(tx: Tx, person: Person, today: string): Promise<void> 
       ordinal: visit,
       on_date: dayOf(person, visit, today),
       status: visit <= person.worked ? "closed" : "planned",
-      closing_note:
-        visit <= person.worked && person !== ruben ? "Worked as agreed; written by hand on the day." : "",
+      closing_note: visit <= person.worked && person !== ruben ? "Worked as agreed; written by hand on the day." : "",
     });
   const visits = await listVisits(tx, person.id);
   for (const { grades, ...draft } of restrictionsAt(person, person.worked + 1)) {
@@ -81,8 +77,7 @@ async function loadPerson(tx: Tx, person: Person, today: string): Promise<void> 
 function heard(visit: number, freer: number): Listening {
   const random = seeded(seedOf(`heard ${visit} ${freer > 0}`));
   const level = (base: number) =>
-    Math.max(0, Math.min(3, Math.round(base + freer + 0.25 * visit + 0.5 * random.normal()))) as
-      0 | 1 | 2 | 3;
+    Math.max(0, Math.min(3, Math.round(base + freer + 0.25 * visit + 0.5 * random.normal()))) as 0 | 1 | 2 | 3;
   return Object.fromEntries(
     stations.map(({ key }, i) => {
       const base = 1.9 - 0.18 * i;
@@ -171,8 +166,7 @@ function workedEvents(session: PlannedSession, day: string, random: Random, visi
   const remarked = Math.floor(random.uniform() * (steps.length - 4)) + 2;
   steps.forEach((step, i) => {
     if (i === skipped) return log({ kind: "skip", body: { step: i } });
-    if (i % 5 === 3)
-      log({ kind: "pressure", body: { step: i, value: 3 + Math.floor(random.uniform() * 3) } });
+    if (i % 5 === 3) log({ kind: "pressure", body: { step: i, value: 3 + Math.floor(random.uniform() * 3) } });
     if (i === remarked) log({ kind: "note", body: { step: i, text: remarks[visit % remarks.length]! } });
     for (let pass = 0; pass < step.passes; pass++) {
       clock += Math.round(((step.planned * 1000) / step.passes) * (0.85 + 0.3 * random.uniform()));

@@ -38,9 +38,7 @@ export async function makeDatabase(): Promise<TestDatabase> {
   const app = connect(at(appUrl), 6);
   const practices: [string, string] = [randomUUID(), randomUUID()];
   for (const practice of practices)
-    await inPractice(app, practice, (tx) =>
-      tx("practice").insert({ practice_id: practice, name: "Test practice" }),
-    );
+    await inPractice(app, practice, (tx) => tx("practice").insert({ practice_id: practice, name: "Test practice" }));
   return {
     owner,
     app,

@@ -61,8 +61,7 @@ export function bodyOf(stature: number, pose: Pose): Solid[] {
     ball(at(side * 0.052, 0.288, 0.031), 0.017, 0.021, 0.0125, 0.012); // kneecap
     ball(at(side * 0.052, 0.252, 0.03), 0.01, 0.014, 0.008, 0.012); // tibial tuberosity
     ball(at(side * 0.07, 0.566, 0.054), 0.012, 0.014, 0.012, 0.02); // front of the iliac crest
-    for (const out of [1, -1])
-      ball(at(side * (0.052 + out * 0.0155), 0.041, 0.001), 0.006, 0.01, 0.008, 0.008);
+    for (const out of [1, -1]) ball(at(side * (0.052 + out * 0.0155), 0.041, 0.001), 0.006, 0.01, 0.008, 0.008);
     // foot
     ball(at(side * 0.052, 0.018, -0.014), 0.0185, 0.0185, 0.0225, 0.012);
     rod(at(side * 0.0525, 0.03, 0.012), at(side * 0.055, 0.013, 0.074), 0.0205, 0.0125, 0.016);
@@ -114,13 +113,7 @@ export function bodyOf(stature: number, pose: Pose): Solid[] {
     for (const [i, reach] of [0.056, 0.064, 0.06, 0.048].entries()) {
       const back = 0.094 - i * 0.0105;
       rod(on(0.149, 0.436, back), on(0.143, 0.436 - reach * 0.6, back + 0.01), 0.0066, 0.006, 0.005);
-      rod(
-        on(0.143, 0.436 - reach * 0.6, back + 0.01),
-        on(0.136, 0.436 - reach, back + 0.014),
-        0.006,
-        0.005,
-        0.004,
-      );
+      rod(on(0.143, 0.436 - reach * 0.6, back + 0.01), on(0.136, 0.436 - reach, back + 0.014), 0.006, 0.005, 0.004);
     }
     rod(on(0.146, 0.468, 0.092), on(0.138, 0.432, 0.114), 0.0082, 0.0062, 0.008);
   }

@@ -5,15 +5,7 @@ import { readPhoto } from "../../core/measure/read-photo";
 import { usualDepth, type View } from "../../core/measure/view";
 import { seeded } from "../../core/random";
 import { z95 } from "../../core/units";
-import {
-  figureOf,
-  frameOf,
-  setupOf,
-  stickLength,
-  trueMarks,
-  usualCamera,
-  type CameraSettings,
-} from "./camera";
+import { figureOf, frameOf, setupOf, stickLength, trueMarks, usualCamera, type CameraSettings } from "./camera";
 import { takePicture } from "./picture";
 import { drawPosture, neutralPosture } from "./posture";
 import { trueMetrics } from "./truth";
@@ -44,9 +36,7 @@ describe("the lay figure's proportions", () => {
         const { landmark, side } = splitPoint(point);
         if (view === "left" && side === "R") continue;
         const { near } = frameOf({ ...usualCamera, view });
-        expect(Math.abs(dot(place, near) - usualDepth(view, point, h))).toBeLessThan(
-          landmarks[landmark].depthSd,
-        );
+        expect(Math.abs(dot(place, near) - usualDepth(view, point, h))).toBeLessThan(landmarks[landmark].depthSd);
       }
   });
 });
@@ -60,10 +50,7 @@ function mark(marks: Marks, random: ReturnType<typeof seeded>): Marks {
     const reference = (referenceKeys as readonly string[]).includes(key);
     const sd = reference
       ? usualPrecision.referencePx
-      : Math.hypot(
-          usualPrecision.pointingPx,
-          landmarks[splitPoint(key as PointKey).landmark].placing / mmPerPx,
-        );
+      : Math.hypot(usualPrecision.pointingPx, landmarks[splitPoint(key as PointKey).landmark].placing / mmPerPx);
     placed[key as MarkKey] = { x: at.x + sd * random.normal(), y: at.y + sd * random.normal() };
   }
   return placed;

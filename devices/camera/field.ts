@@ -130,9 +130,7 @@ export function loft(slices: readonly Slice[], exponent: number, blend: number):
   const [tx, tz, ta, tb] = [column("x"), column("z"), column("a"), column("b")];
   const middle = sorted[floor(sorted.length / 2)]!;
   const reach = max(
-    ...sorted.map((s) =>
-      hypot(s.y - (low + high) / 2, hypot(s.x - middle.x, s.z - middle.z) + max(s.a, s.b)),
-    ),
+    ...sorted.map((s) => hypot(s.y - (low + high) / 2, hypot(s.x - middle.x, s.z - middle.z) + max(s.a, s.b))),
   );
   return {
     centre: [middle.x, (low + high) / 2, middle.z],
@@ -147,8 +145,7 @@ export function loft(slices: readonly Slice[], exponent: number, blend: number):
       const b = tb[i]! + (tb[i + 1]! - tb[i]!) * t;
       const px = abs(x - tx[i]! - (tx[i + 1]! - tx[i]!) * t) / a;
       const pz = abs(z - tz[i]! - (tz[i + 1]! - tz[i]!) * t) / b;
-      const norm =
-        exponent === 2 ? sqrt(px * px + pz * pz) : (px ** exponent + pz ** exponent) ** (1 / exponent);
+      const norm = exponent === 2 ? sqrt(px * px + pz * pz) : (px ** exponent + pz ** exponent) ** (1 / exponent);
       const round = norm < 1e-6 ? 1e-6 : norm;
       // distance along the ray from the centre, scaled by how steep the outline is there
       const steep = sqrt((px / a) ** 2 + (pz / b) ** 2) / sqrt(px * px + pz * pz + 1e-12);

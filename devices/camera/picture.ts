@@ -81,8 +81,7 @@ export function takePicture(
     // the cap's edge runs level over the ears, up to the forehead and down to the nape
     const back = z - earL[2] / stature;
     const headX = x - (earL[0] + earR[0]) / 2 / stature;
-    const edge =
-      (earL[1] + earR[1]) / 2 / stature + 0.012 + (back > 0 ? 0.55 * back : max(-0.036, 1.5 * back + 0.012));
+    const edge = (earL[1] + earR[1]) / 2 / stature + 0.012 + (back > 0 ? 0.55 * back : max(-0.036, 1.5 * back + 0.012));
     const ear =
       smoothstep(0.036, 0.039, abs(headX)) *
       (1 - smoothstep(0.9, 1.1, hypot((back + 0.012) / 0.015, (f - earL[1] / stature) / 0.021)));
@@ -110,11 +109,7 @@ export function takePicture(
       [85, 0.33],
     ] as const)
       open +=
-        weight *
-        max(
-          0,
-          min(1, 0.15 + at(a + normal[0] * reach, u + normal[1] * reach, n + normal[2] * reach) / reach),
-        );
+        weight * max(0, min(1, 0.15 + at(a + normal[0] * reach, u + normal[1] * reach, n + normal[2] * reach) / reach));
     const lambert = (light: Vec3) =>
       max(0, 0.12 + 0.88 * (normal[0] * light[0] + normal[1] * light[1] + normal[2] * light[2]));
     const grazing = (1 + (normal[0] * d[0] + normal[1] * d[1] + normal[2] * d[2])) ** 3;
@@ -153,8 +148,7 @@ export function takePicture(
     };
     const grid = max(line(a, 200, 1.4), line(n, 200, 1.4)) * min(1, 6 / pixel) * 0.5;
     const cross = max(line(a, 1e6, 3), line(n, 1e6, 3)) * 0.35;
-    const tone =
-      (188 - 16 * hypot(a / 1300, n / 1500)) * floorShadow(a, n) * (1 - 0.26 * grid) * (1 - 0.4 * cross);
+    const tone = (188 - 16 * hypot(a / 1300, n / 1500)) * floorShadow(a, n) * (1 - 0.26 * grid) * (1 - 0.4 * cross);
     return [tone, tone * 0.972, tone * 0.925];
   };
 

@@ -39,8 +39,7 @@ function serverUser() {
   const line = readFileSync("/etc/passwd", "utf8")
     .split("\n")
     .find((each) => each.startsWith("postgres:"));
-  if (!line)
-    throw new Stop("There is no postgres user on this machine; install Debian's postgresql package.");
+  if (!line) throw new Stop("There is no postgres user on this machine; install Debian's postgresql package.");
   const [, , uid, gid] = line.split(":");
   return { uid: Number(uid), gid: Number(gid) };
 }
@@ -80,9 +79,7 @@ export class Cluster {
     this.folder = folder;
     this.durable = durable;
     const hash = createHash("sha256").update(root).digest("hex").slice(0, 12);
-    this.data = passable(dirname(folder))
-      ? join(folder, "cluster")
-      : `/var/lib/postgresql/ember-path-${hash}`;
+    this.data = passable(dirname(folder)) ? join(folder, "cluster") : `/var/lib/postgresql/ember-path-${hash}`;
     this.file = join(folder, "cluster.json");
   }
 
@@ -106,18 +103,7 @@ export class Cluster {
     if (!this.durable) options.push("-c fsync=off", "-c synchronous_commit=off", "-c full_page_writes=off");
     await asServer(
       join(this.bin, "pg_ctl"),
-      [
-        "-D",
-        this.data,
-        "-w",
-        "-t",
-        "60",
-        "-l",
-        join(this.data, "server.log"),
-        "-o",
-        options.join(" "),
-        "start",
-      ],
+      ["-D", this.data, "-w", "-t", "60", "-l", join(this.data, "server.log"), "-o", options.join(" "), "start"],
       { quiet: true },
     );
     return undefined;
@@ -167,8 +153,7 @@ export class Cluster {
   }
 
   async stop() {
-    if (await this.running())
-      await asServer(join(this.bin, "pg_ctl"), ["-D", this.data, "-m", "fast", "-w", "stop"]);
+    if (await this.running()) await asServer(join(this.bin, "pg_ctl"), ["-D", this.data, "-m", "fast", "-w", "stop"]);
   }
 
   remove() {

@@ -18,9 +18,7 @@ export async function step(name, work) {
   process.stdout.write(`  ${name} … `);
   try {
     const note = await work();
-    console.log(
-      `${typeof note === "string" ? `${note}, ` : ""}${((performance.now() - started) / 1000).toFixed(1)} s`,
-    );
+    console.log(`${typeof note === "string" ? `${note}, ` : ""}${((performance.now() - started) / 1000).toFixed(1)} s`);
     return note;
   } catch (error) {
     console.log("failed");
@@ -117,8 +115,7 @@ export const isRoot = () => process.getuid?.() === 0;
 /** Installs a Debian package when root; otherwise says which command would. */
 export async function debianPackage(name, why) {
   const command = `apt-get install -y --no-install-recommends ${name}`;
-  if (!isRoot())
-    throw new Stop(`${why} is missing. Install it with:\n\n    sudo ${command}\n\nand run this again.`);
+  if (!isRoot()) throw new Stop(`${why} is missing. Install it with:\n\n    sudo ${command}\n\nand run this again.`);
   const quiet = { env: { DEBIAN_FRONTEND: "noninteractive" } };
   await run("apt-get", ["update"], quiet);
   await run("apt-get", ["install", "-y", "--no-install-recommends", name], quiet);

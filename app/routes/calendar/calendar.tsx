@@ -73,9 +73,7 @@ export default function Calendar({ loaderData: { day, start, visits } }: Route.C
                 display: { xs: own.length > 0 || key === day ? "block" : "none", md: "block" },
               })}
             >
-              <Typography
-                sx={{ fontSize: 13.5, color: "text.secondary", fontWeight: key === day ? 700 : 400 }}
-              >
+              <Typography sx={{ fontSize: 13.5, color: "text.secondary", fontWeight: key === day ? 700 : 400 }}>
                 {format(date, "EEE d")}
               </Typography>
               {own.map((visit) => (

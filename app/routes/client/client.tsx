@@ -64,9 +64,7 @@ const assess = [
   { name: "Listen", path: "assess/listen" },
 ];
 
-export default function ClientFrame({
-  loaderData: { client, age, visit, today, strip },
-}: Route.ComponentProps) {
+export default function ClientFrame({ loaderData: { client, age, visit, today, strip } }: Route.ComponentProps) {
   const { pathname, search } = useLocation();
   const base = `/clients/${client.id}`;
   const stage = pathname.slice(base.length + 1);
@@ -112,11 +110,7 @@ export default function ClientFrame({
           </Button>
         </Box>
         {!slim && <PathStrip visits={strip} shown={visit.ordinal} />}
-        <Box
-          component="nav"
-          aria-label="Stages"
-          sx={{ display: "flex", gap: 3.5, mt: 0.5, overflowX: "auto" }}
-        >
+        <Box component="nav" aria-label="Stages" sx={{ display: "flex", gap: 3.5, mt: 0.5, overflowX: "auto" }}>
           {stages.map(({ name, path, under }) => {
             const active = under ? stage.startsWith(under) : stage === path;
             return (

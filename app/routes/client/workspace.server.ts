@@ -3,11 +3,7 @@ import { NotFound } from "~data/errors";
 import { listVisits, type Visit } from "~data/visits";
 
 /** The visit a request is about: `?visit=5`, or the first that is not closed, or the last. */
-export async function visitOf(
-  tx: Tx,
-  clientId: string,
-  request: Request,
-): Promise<{ visit: Visit; visits: Visit[] }> {
+export async function visitOf(tx: Tx, clientId: string, request: Request): Promise<{ visit: Visit; visits: Visit[] }> {
   const visits = await listVisits(tx, clientId);
   const asked = new URL(request.url).searchParams.get("visit");
   const visit = asked

@@ -30,8 +30,7 @@ export function ClientFields({
   });
   const errors = fetcher.data?.errors;
   useEffect(() => {
-    for (const [field, message] of Object.entries(errors ?? {}))
-      setError(field as Path<ClientForm>, { message });
+    for (const [field, message] of Object.entries(errors ?? {})) setError(field as Path<ClientForm>, { message });
   }, [errors, setError]);
 
   const field = (
@@ -72,13 +71,11 @@ export function ClientFields({
     >
       {fetcher.data?.conflict && (
         <Alert severity="warning" sx={{ mb: 2 }}>
-          Someone changed this client meanwhile. Nothing you typed is lost: open the client in another tab,
-          compare, and save there.
+          Someone changed this client meanwhile. Nothing you typed is lost: open the client in another tab, compare, and
+          save there.
         </Alert>
       )}
-      <Box
-        sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", sm: "1fr 1fr" }, columnGap: 2, rowGap: 0.5 }}
-      >
+      <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", sm: "1fr 1fr" }, columnGap: 2, rowGap: 0.5 }}>
         {field("name", "Name", { required: true, autoFocus: true })}
         {field("occupation", "Occupation")}
         {field("born", "Date of birth", { type: "date", slotProps: { inputLabel: { shrink: true } } })}
@@ -88,24 +85,17 @@ export function ClientFields({
         })}
       </Box>
       {field("complaint", "What they come for, in their words", { multiline: true, minRows: 2 })}
-      <Box
-        sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", sm: "1fr 1fr" }, columnGap: 2, rowGap: 0.5 }}
-      >
-        {field(
-          "complaintRegion",
-          "Where it is",
-          { select: true, helperText: "Gets some work every session." },
-          [
-            <MenuItem key="none" value="">
-              Nowhere in particular
-            </MenuItem>,
-            ...regions.map((region) => (
-              <MenuItem key={region.key} value={region.key}>
-                {region.name}
-              </MenuItem>
-            )),
-          ],
-        )}
+      <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", sm: "1fr 1fr" }, columnGap: 2, rowGap: 0.5 }}>
+        {field("complaintRegion", "Where it is", { select: true, helperText: "Gets some work every session." }, [
+          <MenuItem key="none" value="">
+            Nowhere in particular
+          </MenuItem>,
+          ...regions.map((region) => (
+            <MenuItem key={region.key} value={region.key}>
+              {region.name}
+            </MenuItem>
+          )),
+        ])}
         {field("pressureCeiling", "Pressure up to (1–10)", {
           type: "number",
           helperText: "As the client reports it: 3–4 relaxed, 5 the usual ceiling.",

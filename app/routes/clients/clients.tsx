@@ -44,12 +44,7 @@ export default function Clients({ loaderData: { clients, archived, today } }: Ro
   // A letter typed anywhere on the page goes to the search: two keystrokes find anyone.
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (
-        event.ctrlKey ||
-        event.metaKey ||
-        event.altKey ||
-        (event.target as HTMLElement).closest("input, textarea")
-      )
+      if (event.ctrlKey || event.metaKey || event.altKey || (event.target as HTMLElement).closest("input, textarea"))
         return;
       if (/^\p{L}$/u.test(event.key)) box.current?.focus();
     };
@@ -74,9 +69,7 @@ export default function Clients({ loaderData: { clients, archived, today } }: Ro
       <Box
         component="form"
         role="search"
-        onChange={(event: React.FormEvent<HTMLFormElement>) =>
-          void submit(event.currentTarget, { replace: true })
-        }
+        onChange={(event: React.FormEvent<HTMLFormElement>) => void submit(event.currentTarget, { replace: true })}
         sx={{ maxWidth: 420, mb: 2 }}
       >
         {archived && <input type="hidden" name="archived" value="1" />}
@@ -135,11 +128,7 @@ export default function Clients({ loaderData: { clients, archived, today } }: Ro
                 })}
               >
                 <Box>
-                  <MuiLink
-                    component={Link}
-                    to={`/clients/${client.id}`}
-                    sx={{ fontSize: 17, fontWeight: 650 }}
-                  >
+                  <MuiLink component={Link} to={`/clients/${client.id}`} sx={{ fontSize: 17, fontWeight: 650 }}>
                     {client.name}
                   </MuiLink>
                   <Typography sx={{ color: "text.secondary", fontSize: 14 }}>
@@ -156,9 +145,7 @@ export default function Clients({ loaderData: { clients, archived, today } }: Ro
                 <Box sx={{ display: { xs: "none", md: "block" } }}>
                   <Progress done={client.visitsDone} planned={client.visitsPlanned} />
                 </Box>
-                <Typography
-                  sx={{ display: { xs: "none", md: "block" }, color: "text.secondary", fontSize: 14 }}
-                >
+                <Typography sx={{ display: { xs: "none", md: "block" }, color: "text.secondary", fontSize: 14 }}>
                   {client.nextVisit
                     ? `next ${shortDay(client.nextVisit, today)}`
                     : client.lastVisit
@@ -189,16 +176,13 @@ function ArchiveButton({ id, name, archived }: { id: string; name: string; archi
       aria-label={`${archived ? "Bring back" : "Archive"} ${name}`}
       onClick={() => {
         void send(archived ? "restore" : "archive");
-        notify(
-          archived ? `${name} is back among the clients.` : `${name} is archived. Nothing was deleted.`,
-          {
-            undo: () =>
-              void submit(
-                { id, intent: archived ? "archive" : "restore" },
-                { method: "post", action: "/clients", navigate: false },
-              ),
-          },
-        );
+        notify(archived ? `${name} is back among the clients.` : `${name} is archived. Nothing was deleted.`, {
+          undo: () =>
+            void submit(
+              { id, intent: archived ? "archive" : "restore" },
+              { method: "post", action: "/clients", navigate: false },
+            ),
+        });
       }}
     >
       {archived ? "Bring back" : "Archive"}

@@ -21,8 +21,7 @@ export function action({ request, context }: Route.ActionArgs) {
     const body = (await request.json()) as { id?: string };
     const { value, errors } = await validate(clientSchema, body);
     if (errors) return data({ errors }, { status: 400 });
-    if (!/^[0-9a-f-]{36}$/.test(body.id ?? ""))
-      throw new Response("The new client's id is missing", { status: 400 });
+    if (!/^[0-9a-f-]{36}$/.test(body.id ?? "")) throw new Response("The new client's id is missing", { status: 400 });
     await createClient(tx, body.id!, toDraft(value));
     await planVisits(tx, body.id!, [today()]);
     return redirect(`/clients/${body.id}`);

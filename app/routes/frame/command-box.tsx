@@ -121,9 +121,7 @@ export function CommandBox() {
               setOpen(null);
               void navigate(command.to);
             }}
-            renderInput={(params) => (
-              <TextField {...params} autoFocus label="Jump to a client, stage or place" />
-            )}
+            renderInput={(params) => <TextField {...params} autoFocus label="Jump to a client, stage or place" />}
           />
         )}
       </Box>

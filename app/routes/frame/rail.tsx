@@ -128,9 +128,7 @@ function Account({
           <br />
           {practitioner.practiceName}
         </MenuItem>
-        <MenuItem onClick={() => submit("dim")}>
-          {practitioner.settings.dim ? "Light theme" : "Dim theme"}
-        </MenuItem>
+        <MenuItem onClick={() => submit("dim")}>{practitioner.settings.dim ? "Light theme" : "Dim theme"}</MenuItem>
         <MenuItem onClick={() => submit("sign-out")}>Sign out</MenuItem>
       </Menu>
     </>

@@ -16,9 +16,7 @@ export const meta: Route.MetaFunction = () => [{ title: "Library · Ember Path" 
 const layerWord = (technique: Technique) =>
   technique.layer === "LT"
     ? "light touch"
-    : ["surface fascia", "deep fascia", "outer muscle", "inner muscle", "joint"][
-        depthOf(technique.layer) - 1
-      ]!;
+    : ["surface fascia", "deep fascia", "outer muscle", "inner muscle", "joint"][depthOf(technique.layer) - 1]!;
 const loadWord = (technique: Technique) =>
   Object.entries(technique.load)
     .map(([part, load]) => `${part} ${load}`)
@@ -43,9 +41,7 @@ export default function Library() {
       <Box
         component={Form}
         role="search"
-        onChange={(event: React.FormEvent<HTMLFormElement>) =>
-          void submit(event.currentTarget, { replace: true })
-        }
+        onChange={(event: React.FormEvent<HTMLFormElement>) => void submit(event.currentTarget, { replace: true })}
         sx={{ display: "flex", gap: 2, maxWidth: 640, mb: 2 }}
       >
         <TextField name="q" label="Find a technique" defaultValue={params.get("q") ?? ""} />
@@ -53,9 +49,7 @@ export default function Library() {
           select
           label="Region"
           value={region}
-          onChange={(event) =>
-            void submit({ q: params.get("q") ?? "", region: event.target.value }, { replace: true })
-          }
+          onChange={(event) => void submit({ q: params.get("q") ?? "", region: event.target.value }, { replace: true })}
         >
           <MenuItem value="">Everywhere</MenuItem>
           {regions.map((each) => (
@@ -67,9 +61,7 @@ export default function Library() {
         <input type="hidden" name="region" value={region} />
       </Box>
       {found.length === 0 && (
-        <Empty title="Nothing by that name">
-          No technique matches. Try a shorter word or another region.
-        </Empty>
+        <Empty title="Nothing by that name">No technique matches. Try a shorter word or another region.</Empty>
       )}
       <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
         {found.map((technique) => (
@@ -90,9 +82,7 @@ export default function Library() {
               <Typography sx={{ fontSize: 14, color: "text.secondary" }}>
                 {technique.what}{" "}
                 {technique.doses.length > 0 && (
-                  <>
-                    Reaches {technique.doses.map((dose) => regionName(dose.region).toLowerCase()).join("; ")}.
-                  </>
+                  <>Reaches {technique.doses.map((dose) => regionName(dose.region).toLowerCase()).join("; ")}.</>
                 )}
               </Typography>
             </Box>
@@ -103,8 +93,7 @@ export default function Library() {
                   height: 12,
                   borderRadius: "2px",
                   border: `1px solid ${t.tokens.inkSoft}`,
-                  bgcolor:
-                    technique.layer === "LT" ? t.tokens.plum : depthColours[depthOf(technique.layer) - 1],
+                  bgcolor: technique.layer === "LT" ? t.tokens.plum : depthColours[depthOf(technique.layer) - 1],
                 })}
               />
               {layerWord(technique)}

@@ -102,14 +102,7 @@ export default function Practice({ loaderData: { load, weeks } }: Route.Componen
                 </g>
               ))}
               {weeks.map((week, i) => (
-                <text
-                  key={week}
-                  x={131 + i * 81}
-                  y={312}
-                  fontSize={12}
-                  textAnchor="middle"
-                  fill={tokens.inkSoft}
-                >
+                <text key={week} x={131 + i * 81} y={312} fontSize={12} textAnchor="middle" fill={tokens.inkSoft}>
                   {week}
                 </text>
               ))}

@@ -22,9 +22,7 @@ export function RunBar({
       sx={{ display: "flex", gap: "3px", mt: 3 }}
       role="img"
       aria-label={
-        current >= 0
-          ? `Step ${Math.min(current + 1, steps.length)} of ${steps.length}`
-          : `${steps.length} steps`
+        current >= 0 ? `Step ${Math.min(current + 1, steps.length)} of ${steps.length}` : `${steps.length} steps`
       }
     >
       {steps.map((step, i) => {

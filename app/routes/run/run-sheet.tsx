@@ -88,9 +88,7 @@ export function RunSheet({
   const stepState = state.states[step];
   const late = state.startedAt && now ? behind(state, now) : 0;
   const left =
-    state.phase === "not started"
-      ? steps.reduce((sum, each) => sum + each.planned, 0)
-      : plannedLeft(state, clock);
+    state.phase === "not started" ? steps.reduce((sum, each) => sum + each.planned, 0) : plannedLeft(state, clock);
 
   const big = { minHeight: 72, fontSize: 24, borderRadius: "8px", flex: 1 } as const;
   return (
@@ -110,9 +108,7 @@ export function RunSheet({
           {title && `, ${title.toLowerCase()}`}
         </Typography>
         <Typography sx={{ fontSize: 22, color: "text.secondary" }}>{client.name}</Typography>
-        <Typography sx={{ fontSize: 22, color: "warning.main" }}>
-          pressure up to {client.pressureCeiling}
-        </Typography>
+        <Typography sx={{ fontSize: 22, color: "warning.main" }}>pressure up to {client.pressureCeiling}</Typography>
         <Box sx={{ flex: 1 }} />
         <Typography sx={{ fontSize: 22, color: "text.secondary" }} suppressHydrationWarning>
           {words(left)} left
@@ -145,8 +141,8 @@ export function RunSheet({
               {steps.length} things to do
             </Typography>
             <Typography sx={{ fontSize: 24, mt: 2, color: "text.secondary" }}>
-              The clock starts when you do. Four keys do everything: right arrow goes on, left arrow back, S
-              skips, N takes a note.
+              The clock starts when you do. Four keys do everything: right arrow goes on, left arrow back, S skips, N
+              takes a note.
             </Typography>
             <Box
               component="ol"
@@ -165,8 +161,7 @@ export function RunSheet({
               {state.phase === "finished" ? "Done" : "That was the last step"}
             </Typography>
             <Typography sx={{ fontSize: 24, mt: 2, color: "text.secondary" }}>
-              Measure again in the same positions before they dress: what was not looked at again did not
-              change.
+              Measure again in the same positions before they dress: what was not looked at again did not change.
             </Typography>
             {state.phase === "finished" && (
               <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, mt: 4 }}>
@@ -215,8 +210,8 @@ export function RunSheet({
               </Typography>
               <Typography sx={{ fontSize: 26, lineHeight: 1.35 }}>{technique.what}</Typography>
               <Typography sx={{ fontSize: 22, mt: 1.5, color: "text.secondary" }}>
-                Up to {Math.min(technique.pressure, client.pressureCeiling)} of 10. Stop when{" "}
-                {technique.stopWhen}.{technique.consent ? " Ask first: sensitive area." : ""}
+                Up to {Math.min(technique.pressure, client.pressureCeiling)} of 10. Stop when {technique.stopWhen}.
+                {technique.consent ? " Ask first: sensitive area." : ""}
               </Typography>
               {stepState && stepState.notes.length > 0 && (
                 <Typography sx={{ fontSize: 22, mt: 1 }}>Noted: {stepState.notes.join("; ")}</Typography>

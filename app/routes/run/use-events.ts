@@ -12,11 +12,7 @@ function waiting(visitId: string): SessionEvent[] {
 }
 
 /** Omits the id and time, which are given when an event is made. */
-export type NewEvent = SessionEvent extends infer E
-  ? E extends SessionEvent
-    ? Omit<E, "id" | "at">
-    : never
-  : never;
+export type NewEvent = SessionEvent extends infer E ? (E extends SessionEvent ? Omit<E, "id" | "at"> : never) : never;
 
 /**
  * The session's log: what the server has, and what still waits to reach it. Every event goes to this browser's storage

@@ -36,10 +36,7 @@ export async function action({ request }: Route.ActionArgs) {
   const address = request.headers.get("x-client-address") ?? "local";
   const result = await databaseErrors(() => signIn(database(), parsed.email, parsed.password, address));
   if (result.kind === "throttled")
-    return data(
-      { email, error: `Too many attempts. Wait ${result.minutes} minutes and try again.` },
-      { status: 429 },
-    );
+    return data({ email, error: `Too many attempts. Wait ${result.minutes} minutes and try again.` }, { status: 429 });
   if (result.kind === "refused")
     return data(
       { email, error: "That e-mail and password do not belong together. Check both and try again." },
@@ -99,21 +96,14 @@ export default function SignIn({ loaderData, actionData }: Route.ComponentProps)
             autoFocus
             sx={{ mb: 2 }}
           />
-          <TextField
-            name="password"
-            type="password"
-            label="Password"
-            autoComplete="current-password"
-            sx={{ mb: 3 }}
-          />
+          <TextField name="password" type="password" label="Password" autoComplete="current-password" sx={{ mb: 3 }} />
           <Button type="submit" variant="contained" size="large" fullWidth disabled={busy}>
             {busy ? "Signing in" : "Sign in"}
           </Button>
         </Form>
         {loaderData.demo && (
           <Typography sx={{ mt: 3, color: "text.secondary", fontSize: 14 }}>
-            Demo practice: odile@kiln.example or tamsin@kiln.example, password{" "}
-            <strong>slow warm hands</strong>
+            Demo practice: odile@kiln.example or tamsin@kiln.example, password <strong>slow warm hands</strong>
           </Typography>
         )}
       </Box>

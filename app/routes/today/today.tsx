@@ -108,8 +108,7 @@ export default function Today({ loaderData: { day, briefs, unfinished, name } }:
           {unfinished.map((visit) => (
             <Box key={visit.id} sx={{ display: "flex", gap: 2, alignItems: "center" }}>
               <Typography sx={{ flex: 1 }}>
-                {visit.clientName}, visit {visit.ordinal}: the session was started and the visit is not
-                closed.
+                {visit.clientName}, visit {visit.ordinal}: the session was started and the visit is not closed.
               </Typography>
               <Button component={Link} to={`/run/${visit.id}`} size="small" variant="outlined">
                 Go on

@@ -24,10 +24,7 @@ export function changeBar(change: Change, width: number): ChangeBar {
 export function stancePaths(line: StanceLine, scale: number): string[] {
   return line.chains.map((chain) =>
     chain
-      .map(
-        ({ across, up }, i) =>
-          `${i === 0 ? "M" : "L"}${(across * scale).toFixed(1)} ${(-up * scale).toFixed(1)}`,
-      )
+      .map(({ across, up }, i) => `${i === 0 ? "M" : "L"}${(across * scale).toFixed(1)} ${(-up * scale).toFixed(1)}`)
       .join(" "),
   );
 }

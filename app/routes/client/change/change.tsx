@@ -15,6 +15,7 @@ import { viewName, views, isSideView } from "~core/measure/view";
 import { structureOf } from "~core/anatomy/structures";
 import { inSession } from "~app/session.server";
 import { visitOf } from "~app/routes/client/workspace.server";
+import { changeColour } from "~app/ui/change-colour";
 import { Empty } from "~app/ui/page";
 import { getClient } from "~data/clients";
 import { restrictionsOf } from "~data/findings";
@@ -37,18 +38,14 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
 
 const momentName = (moment: MomentReadings) => `${moment.moment} visit ${moment.ordinal}`;
 
-export default function Change({
-  loaderData: { clientId, ordinal, photos, restrictions },
-}: Route.ComponentProps) {
+export default function Change({ loaderData: { clientId, ordinal, photos, restrictions } }: Route.ComponentProps) {
   const [params, setParams] = useSearchParams();
   const moments = momentsOf(photos);
   if (moments.length < 2)
     return (
       <Box sx={{ p: 3 }}>
         <Empty
-          title={
-            moments.length === 0 ? "Nothing is measured yet" : "One moment is measured; change needs two"
-          }
+          title={moments.length === 0 ? "Nothing is measured yet" : "One moment is measured; change needs two"}
           action={
             <Button
               component={Link}
@@ -59,8 +56,8 @@ export default function Change({
             </Button>
           }
         >
-          Mark the same view before and after a session, or at two visits. What changed then appears here,
-          with how sure that is.
+          Mark the same view before and after a session, or at two visits. What changed then appears here, with how sure
+          that is.
         </Empty>
       </Box>
     );
@@ -82,7 +79,7 @@ export default function Change({
       label={label}
       value={value}
       onChange={(event) => set(key, event.target.value)}
-      sx={{ width: 190 }}
+      sx={{ width: 184 }}
     >
       {moments.map((moment) => (
         <MenuItem key={moment.key} value={moment.key}>
@@ -109,15 +106,14 @@ export default function Change({
         </Box>
         <Overlay first={first} second={second} />
         <Typography sx={{ fontSize: 13.5, color: "text.secondary", mt: 1 }}>
-          Dashed: {momentName(first)}. Solid: {momentName(second)}. Same scale, standing on the same ankles,
-          true to the plumb line.
+          Dashed: {momentName(first)}. Solid: {momentName(second)}. Same scale, standing on the same ankles, true to the
+          plumb line.
         </Typography>
       </Box>
       <Box sx={{ p: { xs: 2, sm: 3 }, minWidth: 0 }}>
         <Typography variant="h2">{title}</Typography>
         <Typography sx={{ color: "text.secondary", mb: 1.5 }}>
-          Pale band: smaller than this cannot be told from marking error. It is the model’s error, not yet
-          your own.
+          Pale band: smaller than this cannot be told from marking error. It is the model’s error, not yet your own.
         </Typography>
         {changes.length === 0 ? (
           <Typography>These two moments have no metric in common. Mark the same view at both.</Typography>
@@ -170,14 +166,7 @@ function Row({ change }: { change: MetricChange }) {
   const { tokens } = useTheme();
   const { metric } = change.first;
   const bar = changeBar(change, 230);
-  const colour =
-    change.verdict === "unclear"
-      ? tokens.slate
-      : change.direction === "away"
-        ? tokens.clay
-        : change.direction === "towards"
-          ? tokens.moss
-          : tokens.ink;
+  const colour = changeColour(tokens, change);
   const ahead = bar.end >= bar.start ? 1 : -1;
   const long = Math.abs(bar.end - bar.start) > 3;
   return (
@@ -204,14 +193,7 @@ function Row({ change }: { change: MetricChange }) {
       <svg width={bar.width} height={28} aria-hidden style={{ display: "block" }}>
         <rect x={bar.band.from} width={bar.band.to - bar.band.from} y={4} height={20} fill={tokens.band} />
         <line x1={bar.start} x2={bar.start} y1={3} y2={25} stroke={tokens.inkSoft} strokeWidth={1} />
-        <line
-          x1={bar.start}
-          x2={bar.end - (long ? ahead * 5 : 0)}
-          y1={14}
-          y2={14}
-          stroke={colour}
-          strokeWidth={3.2}
-        />
+        <line x1={bar.start} x2={bar.end - (long ? ahead * 5 : 0)} y1={14} y2={14} stroke={colour} strokeWidth={3.2} />
         {long && <path d={`M${bar.end} 14 l${-ahead * 8} -5 v10 z`} fill={colour} />}
       </svg>
       <Box sx={{ textAlign: "right", whiteSpace: "nowrap" }}>
@@ -222,7 +204,7 @@ function Row({ change }: { change: MetricChange }) {
       </Box>
       <Box sx={{ color: colour, fontSize: 14.5 }}>
         {change.verdict === "real"
-          ? `real${change.direction ? `, ${change.direction}` : ", within the usual range"}`
+          ? `real${change.direction ? `, ${change.direction}` : ", in the usual range"}`
           : `unclear, under ±${formatValue(metric, change.smallestReal)}${unitSign(metric)}`}
       </Box>
     </Box>

@@ -60,9 +60,7 @@ const schema = object({
       "Station: “${value}” is not one of the stations.",
     )
     .required("Station: choose one."),
-  moment: string<Moment>()
-    .oneOf(["before", "after"], "Moment: before or after.")
-    .required("Moment: before or after."),
+  moment: string<Moment>().oneOf(["before", "after"], "Moment: before or after.").required("Moment: before or after."),
   felt: object({
     L: hand.default(undefined).optional(),
     R: hand.default(undefined).optional(),
@@ -70,10 +68,7 @@ const schema = object({
       .oneOf(["even", "left leads", "right leads"], "Symmetry: “${value}” is not one of the words.")
       .optional(),
     rate: object({
-      perMinute: number()
-        .positive("Rate: above 0.")
-        .max(200, "Rate: ${value} per minute is over 200.")
-        .required(),
+      perMinute: number().positive("Rate: above 0.").max(200, "Rate: ${value} per minute is over 200.").required(),
       se: number().min(0).required(),
       cycles: number().integer().min(1).required(),
     })
@@ -166,11 +161,7 @@ export default function Listen({ loaderData }: Route.ComponentProps) {
           <Taps key={`${station} ${moment}`} rate={felt.rate} set={(rate) => send({ rate })} />
         </Box>
         <Box sx={{ display: "flex", gap: 1.5, mt: 3 }}>
-          <Button
-            variant="outlined"
-            disabled={index === 0}
-            onClick={() => setStation(stations[index - 1]!.key)}
-          >
+          <Button variant="outlined" disabled={index === 0} onClick={() => setStation(stations[index - 1]!.key)}>
             Back
           </Button>
           <Button
@@ -178,9 +169,7 @@ export default function Listen({ loaderData }: Route.ComponentProps) {
             disabled={index === stations.length - 1}
             onClick={() => setStation(stations[index + 1]!.key)}
           >
-            {index === stations.length - 1
-              ? "Last station"
-              : `Next: ${stations[index + 1]!.name.toLowerCase()}`}
+            {index === stations.length - 1 ? "Last station" : `Next: ${stations[index + 1]!.name.toLowerCase()}`}
           </Button>
         </Box>
         <Box sx={(t) => ({ mt: 4, pt: 2, borderTop: `1px solid ${t.tokens.line}` })}>
@@ -216,15 +205,7 @@ export default function Listen({ loaderData }: Route.ComponentProps) {
   );
 }
 
-function Hand({
-  side,
-  felt,
-  set,
-}: {
-  side: "L" | "R";
-  felt: HandFelt | undefined;
-  set: (felt: HandFelt) => void;
-}) {
+function Hand({ side, felt, set }: { side: "L" | "R"; felt: HandFelt | undefined; set: (felt: HandFelt) => void }) {
   const name = side === "L" ? "Left" : "Right";
   const scale = (key: keyof HandFelt, label: string, ends: [string, string]) => (
     <Box sx={{ mb: 1.5 }}>
@@ -236,8 +217,7 @@ function Hand({
         fullWidth
         value={felt?.[key] ?? null}
         onChange={(_, value: 0 | 1 | 2 | 3 | null) =>
-          value !== null &&
-          set({ quality: felt?.quality ?? value, amplitude: felt?.amplitude ?? value, [key]: value })
+          value !== null && set({ quality: felt?.quality ?? value, amplitude: felt?.amplitude ?? value, [key]: value })
         }
         aria-label={`${name} ${label.toLowerCase()}`}
       >
@@ -261,13 +241,7 @@ function Hand({
 }
 
 /** Tap once per full cycle; the rate comes with its error once there are three taps. */
-function Taps({
-  rate,
-  set,
-}: {
-  rate: StationFelt["rate"];
-  set: (rate: NonNullable<StationFelt["rate"]>) => void;
-}) {
+function Taps({ rate, set }: { rate: StationFelt["rate"]; set: (rate: NonNullable<StationFelt["rate"]>) => void }) {
   const [taps, setTaps] = useState<number[]>([]);
   const latest = useRef(set);
   useEffect(() => {
@@ -284,9 +258,7 @@ function Taps({
   const shown = found ?? rate;
   return (
     <Box>
-      <Typography sx={{ fontSize: 14, color: "text.secondary", mb: 0.5 }}>
-        Rate, one tap per full cycle
-      </Typography>
+      <Typography sx={{ fontSize: 14, color: "text.secondary", mb: 0.5 }}>Rate, one tap per full cycle</Typography>
       <Box sx={{ display: "flex", alignItems: "center", gap: 2 }}>
         <Button
           variant="outlined"
@@ -301,8 +273,8 @@ function Taps({
         <Typography role="status">
           {shown ? (
             <>
-              <strong>{shown.perMinute.toFixed(1)}</strong> ±{(z95 * shown.se).toFixed(1)} per minute,{" "}
-              {shown.cycles} cycles
+              <strong>{shown.perMinute.toFixed(1)}</strong> ±{(z95 * shown.se).toFixed(1)} per minute, {shown.cycles}{" "}
+              cycles
             </>
           ) : taps.length > 0 ? (
             `${3 - taps.length} more`

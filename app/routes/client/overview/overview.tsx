@@ -107,8 +107,7 @@ export default function Overview({ loaderData: d }: Route.ComponentProps) {
           : {
               text: `${d.planned.steps} steps, ${d.planned.minutes} min. ${d.planned.intent}`,
               to: `${base}/sessions${at}`,
-              name:
-                d.runPhase === "not started" ? `Prepare visit ${d.visit.ordinal}` : "Go on with the session",
+              name: d.runPhase === "not started" ? `Prepare visit ${d.visit.ordinal}` : "Go on with the session",
             };
   return (
     <Box
@@ -188,8 +187,8 @@ export default function Overview({ loaderData: d }: Route.ComponentProps) {
         )}
         {d.kept !== null && (
           <Typography sx={{ mt: 1.5 }}>
-            <strong>{Math.round(d.kept * 100)}%</strong> of visit {d.visit.ordinal - 1}’s change was kept
-            until this visit.
+            <strong>{Math.round(d.kept * 100)}%</strong> of visit {d.visit.ordinal - 1}’s change was kept until this
+            visit.
           </Typography>
         )}
         <Typography variant="h3" sx={{ mt: 4 }}>

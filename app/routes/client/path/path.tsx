@@ -71,13 +71,9 @@ export function action({ request, params, context }: Route.ActionArgs) {
       if (checked.errors) return data({ errors: checked.errors }, { status: 400 });
       // The server trusts no solver: its own findings, its own rules, its own arithmetic.
       const input = await planInputOf(tx, client, stored, series.value.template, settings);
-      const sessions = [
-        ...input.done,
-        ...(checked.value.sessions as PlannedSession[]).slice(input.done.length),
-      ];
+      const sessions = [...input.done, ...(checked.value.sessions as PlannedSession[]).slice(input.done.length)];
       const broken = breaches(input, sessions);
-      if (broken.length > 0)
-        return data({ breaches: broken.map((breach) => breach.sentence) }, { status: 422 });
+      if (broken.length > 0) return data({ breaches: broken.map((breach) => breach.sentence) }, { status: 422 });
       plan = {
         sessions,
         score: scoreOf(input, sessions),
@@ -100,11 +96,7 @@ export function action({ request, params, context }: Route.ActionArgs) {
       throw error;
     }
     if (plan)
-      await planVisits(
-        tx,
-        client.id,
-        seriesDates(settings.startOn, settings.intervalDays, plan.sessions.length),
-      );
+      await planVisits(tx, client.id, seriesDates(settings.startOn, settings.intervalDays, plan.sessions.length));
     return { ok: true };
   });
 }
@@ -137,9 +129,7 @@ export default function Path({ loaderData }: Route.ComponentProps) {
       (plan) => save(next, plan),
     );
   const setLock = (technique: string, kind: Lock["kind"] | null) => {
-    const locks = settings.locks.filter(
-      (lock) => !(lock.session === session && lock.technique === technique),
-    );
+    const locks = settings.locks.filter((lock) => !(lock.session === session && lock.technique === technique));
     if (kind) locks.push({ session, technique, kind });
     solveWith({ template, settings: { ...settings, locks } });
   };
@@ -152,8 +142,8 @@ export default function Path({ loaderData }: Route.ComponentProps) {
       <Box sx={{ p: { xs: 2, sm: 3 }, pt: 2, minWidth: 0 }}>
         <Box sx={{ display: "flex", flexWrap: "wrap", alignItems: "center", gap: 1.5, mb: 1.5 }}>
           <Typography sx={{ flex: 1, color: "text.secondary", minWidth: 260 }}>
-            {templateOf(template).name}, {settings.bookedMinutes} min booked ({input.tableMinutes} at the
-            table), every {settings.intervalDays} days
+            {templateOf(template).name}, {settings.bookedMinutes} min booked ({input.tableMinutes} at the table), every{" "}
+            {settings.intervalDays} days
           </Typography>
           <Button variant="outlined" onClick={() => setEditing(true)}>
             Change series
@@ -169,8 +159,8 @@ export default function Path({ loaderData }: Route.ComponentProps) {
         <Solving state={solver.state} cancel={solver.cancel} />
         {answer?.breaches && (
           <Alert severity="error" sx={{ mb: 2 }}>
-            The plan was not saved, because it breaks a rule: {answer.breaches.slice(0, 4).join(" ")} If
-            findings changed meanwhile, solve again.
+            The plan was not saved, because it breaks a rule: {answer.breaches.slice(0, 4).join(" ")} If findings
+            changed meanwhile, solve again.
           </Alert>
         )}
         {answer?.errors && (

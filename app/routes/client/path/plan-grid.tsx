@@ -45,14 +45,7 @@ export function PlanGrid({
         role="group"
         aria-label="The plan: sessions by territory"
       >
-        <rect
-          x={x(chosen) - column / 2 + 2}
-          width={column - 4}
-          y={0}
-          height={height}
-          rx={8}
-          fill={tokens.emberWash}
-        />
+        <rect x={x(chosen) - column / 2 + 2} width={column - 4} y={0} height={height} rx={8} fill={tokens.emberWash} />
         {regions.map((region, i) => (
           <g key={region.key}>
             <line x1={0} x2={width} y1={top + i * row} y2={top + i * row} stroke={tokens.line} />
@@ -92,14 +85,7 @@ export function PlanGrid({
                 {names[s]?.name}
               </text>
               <rect x={x(s) - barWidth / 2} y={38} width={barWidth} height={4.5} rx={2} fill={tokens.line} />
-              <rect
-                x={x(s) - barWidth / 2}
-                y={38}
-                width={barWidth * share}
-                height={4.5}
-                rx={2}
-                fill={tokens.inkSoft}
-              />
+              <rect x={x(s) - barWidth / 2} y={38} width={barWidth * share} height={4.5} rx={2} fill={tokens.inkSoft} />
               <text x={x(s)} y={56} textAnchor="middle" fontSize={11} fill={tokens.inkSoft}>
                 {Math.round(minutes)} min
               </text>
@@ -118,9 +104,7 @@ export function PlanGrid({
                 choose(
                   cell.session,
                   sessions[cell.session]!.steps.find((step) =>
-                    techniqueOf(step.technique).doses.some(
-                      (dose) => dose.region === cell.region && dose.share >= 0.5,
-                    ),
+                    techniqueOf(step.technique).doses.some((dose) => dose.region === cell.region && dose.share >= 0.5),
                   )?.technique,
                 )
               }
@@ -142,9 +126,7 @@ export function PlanGrid({
           );
         })}
       </svg>
-      <Box
-        sx={{ display: "flex", flexWrap: "wrap", gap: 2, mt: 0.5, fontSize: 12.5, color: "text.secondary" }}
-      >
+      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, mt: 0.5, fontSize: 12.5, color: "text.secondary" }}>
         {layers.map((layer) => (
           <Box key={layer.key} sx={{ display: "flex", alignItems: "center", gap: 0.75 }}>
             <Box

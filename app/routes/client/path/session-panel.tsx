@@ -5,14 +5,7 @@ import { layerName } from "~core/anatomy/layers";
 import { techniqueOf } from "~core/techniques/catalogue";
 import { positionName } from "~core/techniques/technique";
 import { whyStep, withoutStep } from "~core/series/explain";
-import {
-  minutesOf,
-  sessionMinutes,
-  type Lock,
-  type Plan,
-  type PlanInput,
-  type Step,
-} from "~core/series/plan";
+import { minutesOf, sessionMinutes, type Lock, type Plan, type PlanInput, type Step } from "~core/series/plan";
 import { turnsIn } from "~core/series/order";
 import { strain } from "~core/series/score";
 import { templateOf } from "~core/series/template";
@@ -60,8 +53,8 @@ export function SessionPanel({
       </Typography>
       <Typography variant="h2">{names.name}</Typography>
       <Typography sx={{ fontSize: 14.5, mb: 1.5 }}>
-        {names.intent} {Math.round(sessionMinutes(planned))} of {input.tableMinutes} min,{" "}
-        {turnsIn(planned.steps)} {turnsIn(planned.steps) === 1 ? "turn" : "turns"}, thumbs{" "}
+        {names.intent} {Math.round(sessionMinutes(planned))} of {input.tableMinutes} min, {turnsIn(planned.steps)}{" "}
+        {turnsIn(planned.steps) === 1 ? "turn" : "turns"}, thumbs{" "}
         {Math.round((100 * thumbs) / Math.max(1, input.thumbBudget))}% of their budget.
       </Typography>
       <Box component="ol" sx={{ listStyle: "none", p: 0, m: 0 }}>
@@ -168,12 +161,7 @@ export function SessionPanel({
           {leftOut.map((lock) => (
             <Box key={lock.technique} sx={{ display: "flex", alignItems: "center", gap: 1 }}>
               <Typography sx={{ flex: 1, fontSize: 14.5 }}>{techniqueOf(lock.technique).name}</Typography>
-              <Button
-                size="small"
-                color="inherit"
-                disabled={busy}
-                onClick={() => setLock(lock.technique, null)}
-              >
+              <Button size="small" color="inherit" disabled={busy} onClick={() => setLock(lock.technique, null)}>
                 Allow again
               </Button>
             </Box>

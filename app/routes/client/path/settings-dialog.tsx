@@ -25,9 +25,7 @@ export function SettingsDialog({
   apply: (next: { template: string; settings: SeriesSettings }) => void;
 }) {
   const [chosen, setChosen] = useState(template);
-  const [values, setValues] = useState<
-    Record<"bookedMinutes" | "thumbBudget" | "startOn" | "intervalDays", string>
-  >({
+  const [values, setValues] = useState<Record<"bookedMinutes" | "thumbBudget" | "startOn" | "intervalDays", string>>({
     bookedMinutes: String(settings.bookedMinutes),
     thumbBudget: String(settings.thumbBudget),
     startOn: settings.startOn,

@@ -5,13 +5,7 @@ import type { PlanInput, PlannedSession } from "~core/series/plan";
 import { targetsServed } from "~core/series/explain";
 
 /** The targets by weight: what was found, and how much of the wanted work the plan gives. */
-export function TargetList({
-  input,
-  sessions,
-}: {
-  input: PlanInput;
-  sessions: readonly PlannedSession[] | undefined;
-}) {
+export function TargetList({ input, sessions }: { input: PlanInput; sessions: readonly PlannedSession[] | undefined }) {
   const { tokens } = useTheme();
   const served = targetsServed(input, sessions ?? []).sort((a, b) => b.target.weight - a.target.weight);
   if (served.length === 0) return null;

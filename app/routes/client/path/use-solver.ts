@@ -47,8 +47,7 @@ export function useSolver() {
         .then((solved) => {
           if (worker.current !== own) return;
           end();
-          if (solved.kind === "impossible")
-            return setState({ kind: "impossible", conflicts: solved.conflicts });
+          if (solved.kind === "impossible") return setState({ kind: "impossible", conflicts: solved.conflicts });
           setState({ kind: "idle" });
           done(solved.plan);
         })

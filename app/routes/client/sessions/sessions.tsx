@@ -103,8 +103,8 @@ export default function Sessions({ loaderData, actionData }: Route.ComponentProp
         {planned ? (
           <>
             <Typography sx={{ color: "text.secondary", mb: 1.5 }}>
-              {planned.steps.length} steps, {Math.round(sessionMinutes(planned))} min. Both sides are run one
-              after the other.
+              {planned.steps.length} steps, {Math.round(sessionMinutes(planned))} min. Both sides are run one after the
+              other.
             </Typography>
             <Box component="ol" sx={{ listStyle: "none", p: 0, m: 0 }}>
               {planned.steps.map((step) => (
@@ -133,11 +133,7 @@ export default function Sessions({ loaderData, actionData }: Route.ComponentProp
           <Empty
             title="Nothing is planned for this visit"
             action={
-              <Button
-                component={Link}
-                to={`/clients/${clientId}/path?visit=${visit.ordinal}`}
-                variant="contained"
-              >
+              <Button component={Link} to={`/clients/${clientId}/path?visit=${visit.ordinal}`} variant="contained">
                 Plan the series
               </Button>
             }
@@ -149,8 +145,7 @@ export default function Sessions({ loaderData, actionData }: Route.ComponentProp
       <Box>
         {actionData && "stale" in actionData && (
           <Alert severity="warning" sx={{ mb: 2 }}>
-            This visit was changed in another tab. Your note is still below; look at the other one before
-            saving again.
+            This visit was changed in another tab. Your note is still below; look at the other one before saving again.
           </Alert>
         )}
         {visit.status === "closed" ? (
@@ -158,9 +153,7 @@ export default function Sessions({ loaderData, actionData }: Route.ComponentProp
             <Typography variant="h2" sx={{ mb: 1 }}>
               Note
             </Typography>
-            <Typography sx={{ whiteSpace: "pre-wrap" }}>
-              {visit.closingNote || "No note was written."}
-            </Typography>
+            <Typography sx={{ whiteSpace: "pre-wrap" }}>{visit.closingNote || "No note was written."}</Typography>
           </>
         ) : (
           <Closing
@@ -194,8 +187,8 @@ function Closing({
       </Typography>
       {run ? (
         <Typography sx={{ color: "text.secondary", mb: 2 }}>
-          {run.done} of {run.of} steps done, {run.skipped} left out, {run.minutes} min so far. The note is
-          drafted from the run; correct what your hands know better.
+          {run.done} of {run.of} steps done, {run.skipped} left out, {run.minutes} min so far. The note is drafted from
+          the run; correct what your hands know better.
         </Typography>
       ) : (
         <Typography sx={{ color: "text.secondary", mb: 2 }}>

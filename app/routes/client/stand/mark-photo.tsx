@@ -55,10 +55,7 @@ export function MarkPhoto({
     else save({ marks: marking.marks, setup });
   }, [marking.marks, setup, save]);
 
-  const readings = useMemo(
-    () => readPhoto({ view, setup, marks: marking.marks }),
-    [view, setup, marking.marks],
-  );
+  const readings = useMemo(() => readPhoto({ view, setup, marks: marking.marks }), [view, setup, marking.marks]);
   const line = useMemo(() => ankleLine(photo, marking), [photo, marking]);
   const order = marksOfView(view);
   const notify = useNotify();
@@ -70,8 +67,7 @@ export function MarkPhoto({
         body: JSON.stringify({ intent }),
       });
     const response = await send("remove");
-    if (!response.ok)
-      return notify("The picture could not be taken away. Nothing was changed.", { severity: "error" });
+    if (!response.ok) return notify("The picture could not be taken away. Nothing was changed.", { severity: "error" });
     removed();
     notify("The picture is taken away, its marks with it.", {
       undo: () => void send("restore").then(removed),
@@ -96,11 +92,7 @@ export function MarkPhoto({
           <SavedWord saved={saved} />
           <Tooltip title="Undo (Ctrl+Z)">
             <span>
-              <IconButton
-                aria-label="Undo"
-                disabled={marking.past.length === 0}
-                onClick={() => act({ kind: "undo" })}
-              >
+              <IconButton aria-label="Undo" disabled={marking.past.length === 0} onClick={() => act({ kind: "undo" })}>
                 <Undo />
               </IconButton>
             </span>
@@ -139,8 +131,8 @@ export function MarkPhoto({
           <ReadOuts readings={readings} earlier={earlier} earlierName={earlierName} />
         ) : (
           <Typography sx={{ color: "text.secondary", my: 2, maxWidth: 460 }}>
-            Mark both ends of the plumb line and of the stick first: they give true vertical and scale. Every
-            metric then appears as soon as its landmarks are placed.
+            Mark both ends of the plumb line and of the stick first: they give true vertical and scale. Every metric
+            then appears as soon as its landmarks are placed.
           </Typography>
         )}
         <Box sx={{ mt: 2 }}>
@@ -185,12 +177,7 @@ export function MarkPhoto({
             >
               Remove this point
             </Button>
-            <Button
-              size="small"
-              color="inherit"
-              sx={{ color: "text.secondary" }}
-              onClick={() => void remove()}
-            >
+            <Button size="small" color="inherit" sx={{ color: "text.secondary" }} onClick={() => void remove()}>
               Take the picture away
             </Button>
           </Box>

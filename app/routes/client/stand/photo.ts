@@ -37,10 +37,7 @@ export function action({ request, params, context }: Route.ActionArgs) {
       if (errors) return Response.json({ error: Object.values(errors)[0] }, { status: 400 });
       const marks = lawfulMarks(photo.view, photo.setup, body.marks);
       if (!marks)
-        return Response.json(
-          { error: "Marks: one of them is unknown or outside the picture." },
-          { status: 400 },
-        );
+        return Response.json({ error: "Marks: one of them is unknown or outside the picture." }, { status: 400 });
       try {
         return Response.json({
           version: await saveMarks(tx, photo.id, Number(body.version), marks, { ...photo.setup, ...value }),

@@ -2,13 +2,7 @@ import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
 import { useMemo, useRef, useState, type PointerEvent } from "react";
 import { pointName, type PointKey } from "~core/anatomy/landmarks";
-import {
-  referenceName,
-  type MarkKey,
-  type PhotoSetup,
-  type Px,
-  type ReferenceKey,
-} from "~core/measure/calibration";
+import { referenceName, type MarkKey, type PhotoSetup, type Px, type ReferenceKey } from "~core/measure/calibration";
 import { isReference, marksOfView, markSide, type Marking, type MarkingCommand } from "~core/measure/marking";
 import type { View } from "~core/measure/view";
 
@@ -136,8 +130,7 @@ export function Picture({
       if (marking.marks[marking.active]) act({ kind: "nudge", dx: arrow[0], dy: arrow[1] });
       else act({ kind: "place", at: hover ?? { x: width / 2, y: height / 2 } });
     } else if (event.key === "Enter") {
-      if (!marking.marks[marking.active])
-        act({ kind: "place", at: hover ?? { x: width / 2, y: height / 2 } });
+      if (!marking.marks[marking.active]) act({ kind: "place", at: hover ?? { x: width / 2, y: height / 2 } });
       act({ kind: "advance", by: 1 });
     } else if (event.key === "Delete" || event.key === "Backspace") act({ kind: "remove" });
     else if (event.key === "[") act({ kind: "advance", by: -1 });
@@ -152,9 +145,7 @@ export function Picture({
     const side = view === "left" ? "L" : "R";
     const key = (name: string) =>
       view === "front" || view === "back" ? name : name === "c7" ? name : `${name}.${side}`;
-    return lines[view === "front" || view === "back" ? view : "side"].map(
-      (chain) => chain.map(key) as PointKey[],
-    );
+    return lines[view === "front" || view === "back" ? view : "side"].map((chain) => chain.map(key) as PointKey[]);
   }, [view]);
   const order = marksOfView(view);
 
@@ -241,9 +232,7 @@ export function Picture({
                 strokeWidth={r / 2.4}
               />
               <circle cx={x} cy={y} r={r / 4} fill={active ? "#B4431F" : "#2B2622"} />
-              {active && (
-                <circle cx={x} cy={y} r={r * 1.9} fill="none" stroke="#B4431F" strokeWidth={r / 3} />
-              )}
+              {active && <circle cx={x} cy={y} r={r * 1.9} fill="none" stroke="#B4431F" strokeWidth={r / 3} />}
             </g>
           );
         })}
@@ -310,11 +299,7 @@ function Magnifier({
         bgcolor: t.tokens.line,
       })}
     >
-      <svg
-        viewBox={`${at.x - width / 14} ${at.y - width / 14} ${width / 7} ${width / 7}`}
-        width="100%"
-        height="100%"
-      >
+      <svg viewBox={`${at.x - width / 14} ${at.y - width / 14} ${width / 7} ${width / 7}`} width="100%" height="100%">
         <image href={src} width={width} height={height} preserveAspectRatio="none" />
         <g stroke={colour} strokeWidth={(width / 7 / size) * 1.6}>
           {[

@@ -8,6 +8,7 @@ import type { Reading } from "~core/measure/read-photo";
 import type { ErrorPart } from "~core/measure/propagate";
 import { markName } from "./picture";
 import { readOutBar } from "./read-out-layout";
+import { changeColour } from "~app/ui/change-colour";
 import { depthColours } from "~app/ui/theme";
 
 const sideWord = (reading: Reading) =>
@@ -60,8 +61,7 @@ function Row({
   const { tokens } = useTheme();
   const bar = readOutBar(reading, earlier, 230);
   const change = earlier && compare(earlier, reading);
-  const colour =
-    change?.verdict === "real" ? (change.direction === "away" ? tokens.clay : tokens.moss) : tokens.slate;
+  const colour = changeColour(tokens, change);
   return (
     <Box
       role="listitem"
@@ -121,14 +121,7 @@ function Row({
                 opacity={0.45}
                 strokeLinecap="round"
               />
-              <circle
-                cx={bar.earlier.at}
-                cy={21}
-                r={3.6}
-                fill={tokens.paper}
-                stroke={tokens.ink}
-                strokeWidth={1.4}
-              />
+              <circle cx={bar.earlier.at} cy={21} r={3.6} fill={tokens.paper} stroke={tokens.ink} strokeWidth={1.4} />
             </>
           )}
           <line
@@ -148,10 +141,7 @@ function Row({
             {directionWord(reading.metric, reading.value)}
           </Box>{" "}
           {change && (
-            <Box
-              component={change.verdict === "real" ? "strong" : "span"}
-              sx={{ color: colour, whiteSpace: "nowrap" }}
-            >
+            <Box component={change.verdict === "real" ? "strong" : "span"} sx={{ color: colour, whiteSpace: "nowrap" }}>
               {change.verdict === "real"
                 ? `${formatSigned(reading.metric, change.difference)}${unitSign(reading.metric)} real`
                 : "unclear"}

@@ -35,9 +35,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
 
 const momentName: Record<Moment, string> = { before: "Before", after: "After" };
 
-export default function Stand({
-  loaderData: { client, visit, photos, workedSessions },
-}: Route.ComponentProps) {
+export default function Stand({ loaderData: { client, visit, photos, workedSessions } }: Route.ComponentProps) {
   const [params, setParams] = useSearchParams();
   const [taking, setTaking] = useState(false);
   const { revalidate } = useRevalidator();
@@ -132,13 +130,12 @@ export default function Stand({
             </Box>
           }
         >
-          Camera at navel height, 3 m away; plumb line and stick in the plane of the ankles; three seconds of
-          stillness.
+          Camera at navel height, 3 m away; plumb line and stick in the plane of the ankles; three seconds of stillness.
         </Empty>
       )}
       <Typography sx={{ mt: 2, fontSize: 13, color: "text.secondary" }}>
-        Errors are the model’s: placing of points, plumb, stick, camera and depth. They do not include how
-        differently someone stands from one minute to the next.
+        Errors are the model’s: placing of points, plumb, stick, camera and depth. They do not include how differently
+        someone stands from one minute to the next.
       </Typography>
       {taking && (
         <TakePhoto

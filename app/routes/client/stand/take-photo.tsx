@@ -220,8 +220,7 @@ export function TakePhoto({
               />
             </Button>
             <Typography sx={{ fontSize: 13.5, color: "text.secondary", mb: 2 }}>
-              Up to 25 MB. It is turned upright, stripped of everything the camera wrote into it, and stored
-              anew.
+              Up to 25 MB. It is turned upright, stripped of everything the camera wrote into it, and stored anew.
             </Typography>
             {(
               [
@@ -242,12 +241,7 @@ export function TakePhoto({
           </Box>
         )}
         {busy && (
-          <LinearProgress
-            variant="determinate"
-            value={progress}
-            aria-label="Taking the picture"
-            sx={{ mt: 2 }}
-          />
+          <LinearProgress variant="determinate" value={progress} aria-label="Taking the picture" sx={{ mt: 2 }} />
         )}
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>
@@ -284,9 +278,7 @@ function Dial({
   set: (value: number) => void;
 }) {
   return (
-    <Box
-      sx={{ display: "grid", gridTemplateColumns: "140px 1fr 66px", alignItems: "center", columnGap: 1.5 }}
-    >
+    <Box sx={{ display: "grid", gridTemplateColumns: "140px 1fr 66px", alignItems: "center", columnGap: 1.5 }}>
       <Typography sx={{ fontSize: 14 }}>{name}</Typography>
       <Slider
         size="small"

@@ -14,8 +14,7 @@ const keep = (id: string) => `ember-marks-${id}`;
 /** Marks typed but not yet confirmed by the server survive a reload: they wait in this tab's storage. */
 export function unsavedMarks(id: string, version: number): Work | undefined {
   try {
-    const kept = JSON.parse(sessionStorage.getItem(keep(id)) ?? "null") as
-      (Work & { version: number }) | null;
+    const kept = JSON.parse(sessionStorage.getItem(keep(id)) ?? "null") as (Work & { version: number }) | null;
     return kept && kept.version === version ? kept : undefined;
   } catch {
     return undefined;
@@ -64,8 +63,7 @@ export function useSaving(url: string, id: string, version: number) {
       timer.current = window.setTimeout(() => void flush(), 3000);
     } finally {
       busy.current = false;
-      if (pending.current && pending.current !== work)
-        timer.current = window.setTimeout(() => void flush(), 100);
+      if (pending.current && pending.current !== work) timer.current = window.setTimeout(() => void flush(), 100);
     }
   }, [url, id]);
 

@@ -77,9 +77,7 @@ export function BodyMap({
               const centre = partCentre[restriction.region];
               const same = all
                 .slice(0, i)
-                .filter(
-                  (other) => other.restriction.region === restriction.region && other.side === side,
-                ).length;
+                .filter((other) => other.restriction.region === restriction.region && other.side === side).length;
               const leftHalf = (face === "front") === (side === "R");
               const x = leftHalf ? centre.x : 200 - centre.x;
               const y = centre.y + same * 15 - (same > 0 ? 4 : 0);

@@ -46,11 +46,7 @@ export function NewRestriction({
     if (data?.ok) close();
   }, [data, close]);
 
-  const select = (
-    key: keyof typeof values,
-    label: string,
-    choices: readonly (readonly [string, string])[],
-  ) => (
+  const select = (key: keyof typeof values, label: string, choices: readonly (readonly [string, string])[]) => (
     <TextField
       key={key}
       select
@@ -65,10 +61,7 @@ export function NewRestriction({
       ))}
     </TextField>
   );
-  const ways = [["", "not told"], ...directions.map((each) => [each, `towards ${each}`])] as [
-    string,
-    string,
-  ][];
+  const ways = [["", "not told"], ...directions.map((each) => [each, `towards ${each}`])] as [string, string][];
 
   return (
     <Box
@@ -125,12 +118,7 @@ export function NewRestriction({
             </MenuItem>
           ))}
         </TextField>
-        <TextField
-          select
-          label="Layer"
-          value={layer}
-          onChange={(event) => setLayer(event.target.value as LayerKey)}
-        >
+        <TextField select label="Layer" value={layer} onChange={(event) => setLayer(event.target.value as LayerKey)}>
           {layers.map((each) => (
             <MenuItem key={each.key} value={each.key}>
               {each.name}

@@ -14,9 +14,7 @@ const whole = (name: string, from: number, to: number) =>
 
 export const gradingSchema = object({
   id: string().uuid("The restriction's id is not valid.").required("The restriction's id is missing."),
-  moment: string<Moment>()
-    .oneOf(["before", "after"], "Moment: before or after.")
-    .required("Moment: before or after."),
+  moment: string<Moment>().oneOf(["before", "after"], "Moment: before or after.").required("Moment: before or after."),
   grade: whole("Grade", 0, 3),
   tenderness: whole("Tenderness", 0, 10),
 });
@@ -33,9 +31,7 @@ export const restrictionSchema = object({
       "Structure: “${value}” is not a structure of this region.",
       (value, { parent }) => structureOf(value)?.region === (parent as { region: string }).region,
     ),
-  side: string()
-    .oneOf(["L", "R", "both"], "Side: left, right or both.")
-    .required("Side: left, right or both."),
+  side: string().oneOf(["L", "R", "both"], "Side: left, right or both.").required("Side: left, right or both."),
   layer: string()
     .oneOf([...layerKeys], "Layer: “${value}” is not a layer.")
     .required("Layer: choose one."),

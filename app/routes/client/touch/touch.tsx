@@ -64,9 +64,7 @@ export default function Touch({ loaderData: { visit, restrictions } }: Route.Com
   const [place, setPlace] = useState<{ region: RegionKey; side: "L" | "R" } | undefined>();
   const shown = restrictions.filter((restriction) => peeled === "all" || restriction.layer === peeled);
   return (
-    <Box
-      sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", md: "minmax(420px, 548px) minmax(0, 1fr)" } }}
-    >
+    <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", md: "minmax(420px, 548px) minmax(0, 1fr)" } }}>
       <Box
         sx={(t) => ({
           bgcolor: "background.paper",
@@ -104,8 +102,8 @@ export default function Touch({ loaderData: { visit, restrictions } }: Route.Com
         </ToggleButtonGroup>
         <BodyMap restrictions={shown} chosen={place} choose={setPlace} />
         <Typography sx={{ fontSize: 13.5, color: "text.secondary", mt: 1 }}>
-          Choose a place to add what you feel. A mark’s size is its grade, its colour the layer; R and L are
-          the client’s own sides.
+          Choose a place to add what you feel. A mark’s size is its grade, its colour the layer; R and L are the
+          client’s own sides.
         </Typography>
       </Box>
       <Box sx={{ p: { xs: 2, sm: 3 } }}>
@@ -138,8 +136,8 @@ export default function Touch({ loaderData: { visit, restrictions } }: Route.Com
         )}
         {restrictions.length === 0 && !place && (
           <Typography sx={{ color: "text.secondary", maxWidth: 480 }}>
-            Choose the place on the figure where skin lift, glide or rocking stops early. One spot keeps its
-            history over the whole series, and the plan works from these grades.
+            Choose the place on the figure where skin lift, glide or rocking stops early. One spot keeps its history
+            over the whole series, and the plan works from these grades.
           </Typography>
         )}
         <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
@@ -186,10 +184,7 @@ function Row({
     );
   const name = `${structureOf(restriction.structure)?.name ?? regionName(restriction.region)}, ${sideWord[restriction.side]}`;
   const remove = () => {
-    void fetcher.submit(
-      { intent: "remove", id: restriction.id },
-      { method: "post", encType: "application/json" },
-    );
+    void fetcher.submit({ intent: "remove", id: restriction.id }, { method: "post", encType: "application/json" });
     notify(`${name} is taken off the list.`, {
       undo: () =>
         void submit(
@@ -242,9 +237,7 @@ function Row({
         <Box
           component="select"
           value={tenderness}
-          onChange={(event: React.ChangeEvent<HTMLSelectElement>) =>
-            send({ tenderness: Number(event.target.value) })
-          }
+          onChange={(event: React.ChangeEvent<HTMLSelectElement>) => send({ tenderness: Number(event.target.value) })}
           aria-label={`Tenderness of ${name}`}
           sx={(t) => ({
             font: "inherit",
