@@ -2,13 +2,13 @@ import "@fontsource-variable/atkinson-hyperlegible-next";
 import "@fontsource-variable/bricolage-grotesque";
 import CssBaseline from "@mui/material/CssBaseline";
 import { ThemeProvider } from "@mui/material/styles";
-import { useMemo, type ReactNode } from "react";
+import type { ReactNode } from "react";
 import { Links, Meta, Outlet, Scripts, ScrollRestoration, useMatches, useRouteLoaderData } from "react-router";
 import type { Route } from "./+types/root";
 import { nonceContext } from "./nonce";
 import { Notices } from "./ui/notices";
 import { FaultPage } from "./ui/fault-page";
-import { makeTheme } from "./ui/theme";
+import { themes } from "./ui/theme";
 
 export const links: Route.LinksFunction = () => [{ rel: "icon", href: "/favicon.svg", type: "image/svg+xml" }];
 
@@ -47,9 +47,8 @@ export function Layout({ children }: { children: ReactNode }) {
 }
 
 function Themed({ children, dim }: { children: ReactNode; dim: boolean }) {
-  const theme = useMemo(() => makeTheme(dim ? "dim" : "light"), [dim]);
   return (
-    <ThemeProvider theme={theme}>
+    <ThemeProvider theme={themes[dim ? "dim" : "light"]}>
       <CssBaseline />
       <Notices>{children}</Notices>
     </ThemeProvider>

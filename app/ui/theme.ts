@@ -54,7 +54,7 @@ declare module "@mui/material/styles" {
 const heading = '"Bricolage Grotesque Variable", sans-serif';
 const text = '"Atkinson Hyperlegible Next Variable", sans-serif';
 
-export function makeTheme(mode: "light" | "dim"): Theme {
+function makeTheme(mode: "light" | "dim"): Theme {
   const t = mode === "dim" ? dim : light;
   const h = (size: number, weight = 650) => ({
     fontFamily: heading,
@@ -141,3 +141,6 @@ export function makeTheme(mode: "light" | "dim"): Theme {
     },
   });
 }
+
+/** Made once: building a theme costs more than rendering most pages with it. */
+export const themes = { light: makeTheme("light"), dim: makeTheme("dim") } as const;

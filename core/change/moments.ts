@@ -12,8 +12,14 @@ export type MomentReadings = {
   photos: MarkedPhoto[];
 };
 
-/** Pictures grouped by visit and moment in order of time, each with its metrics; unmarked moments are left out. */
-export function momentsOf(photos: readonly PhotoAtVisit[]): MomentReadings[] {
+/**
+ * Pictures grouped by visit and moment in order of time, each with its metrics; unmarked moments are left out.
+ * `read` may give readings that were taken before.
+ */
+export function momentsOf<P extends PhotoAtVisit>(
+  photos: readonly P[],
+  read: (photo: P) => Reading[] = (photo) => readPhoto(photo),
+): MomentReadings[] {
   const moments = new Map<string, MomentReadings>();
   for (const photo of photos) {
     const key = `${photo.ordinal}-${photo.moment}`;
@@ -25,7 +31,7 @@ export function momentsOf(photos: readonly PhotoAtVisit[]): MomentReadings[] {
       photos: [],
     };
     moment.photos.push(photo);
-    moment.readings.push(...readPhoto(photo));
+    moment.readings.push(...read(photo));
     moments.set(key, moment);
   }
   return [...moments.values()]

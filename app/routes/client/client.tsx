@@ -8,13 +8,12 @@ import type { Route } from "./+types/client";
 import { depthOf } from "~core/anatomy/layers";
 import { ageOn } from "~core/client";
 import { keptBetween } from "~core/change/carry-over";
-import { momentsOf } from "~core/change/moments";
 import { templateOf } from "~core/series/template";
+import { momentsOfClient } from "~app/readings.server";
 import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
 import { getClient } from "~data/clients";
-import { photosOfClient } from "~data/photos";
 import { seriesOf } from "~data/series";
 import { PathStrip } from "./path-strip";
 import type { StripVisit } from "./path-strip-layout";
@@ -31,7 +30,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
     const client = await getClient(tx, params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, request);
     const series = await seriesOf(tx, client.id);
-    const moments = momentsOf(await photosOfClient(tx, client.id));
+    const moments = await momentsOfClient(tx, client.id);
     const template = series && templateOf(series.template);
     const current = visits.find((each) => each.status !== "closed");
     const strip = visits.map((each): StripVisit => {

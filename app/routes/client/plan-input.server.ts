@@ -1,12 +1,11 @@
-import { momentsOf } from "~core/change/moments";
 import { targetsFrom } from "~core/reading/targets";
 import { tableMinutesOf, type PlanInput, type PlannedSession, type Target } from "~core/series/plan";
 import { foldRun } from "~core/session/fold";
 import { workedSession } from "~core/session/worked";
 import type { Client } from "~core/client";
+import { momentsOfClient } from "~app/readings.server";
 import type { Tx } from "~data/database";
 import { restrictionsOf } from "~data/findings";
-import { photosOfClient } from "~data/photos";
 import type { Series, SeriesSettings } from "~data/series";
 import { eventsOf } from "~data/session-events";
 import { listVisits, type Visit } from "~data/visits";
@@ -14,7 +13,7 @@ import { listVisits, type Visit } from "~data/visits";
 /** Targets as the findings stand now: every restriction, and every metric at its latest reading. */
 export async function targetsOf(tx: Tx, clientId: string): Promise<Target[]> {
   const latest = new Map(
-    momentsOf(await photosOfClient(tx, clientId)).flatMap(({ readings }) =>
+    (await momentsOfClient(tx, clientId)).flatMap(({ readings }) =>
       readings.map((reading) => [reading.id, reading] as const),
     ),
   );

@@ -7,17 +7,16 @@ import { Link } from "react-router";
 import type { Route } from "./+types/today";
 import { compareMoments } from "~core/change/compare";
 import { keptBetween } from "~core/change/carry-over";
-import { momentsOf } from "~core/change/moments";
 import { formatSigned, unitSign } from "~core/measure/format";
 import { sessionMinutes } from "~core/series/plan";
 import { strain } from "~core/series/score";
 import { templateOf } from "~core/series/template";
+import { momentsOfClient } from "~app/readings.server";
 import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
 import { weekday } from "~app/ui/dates";
 import { Empty, Page } from "~app/ui/page";
 import { getClient } from "~data/clients";
-import { photosOfClient } from "~data/photos";
 import { seriesOf } from "~data/series";
 import { unfinishedVisits, visitsBetween } from "~data/visits";
 
@@ -36,7 +35,7 @@ export function loader({ context }: Route.LoaderArgs) {
     for (const visit of shown) {
       const client = await getClient(tx, visit.clientId);
       const series = await seriesOf(tx, client.id);
-      const moments = momentsOf(await photosOfClient(tx, client.id));
+      const moments = await momentsOfClient(tx, client.id);
       const planned = series?.plan?.sessions[visit.ordinal - 1];
       const [start, latest] = [moments[0], moments.at(-1)];
       const real =
