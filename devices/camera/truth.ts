@@ -10,13 +10,13 @@ import { add, scale, unit, type Vec3 } from "./vector";
 
 /** Where each landmark lies under the skin (fractions of stature, left side) and which way the skin is. */
 const seeds: Record<LandmarkKey, { from: Vec3; towards: Vec3; carrier?: Carrier }> = {
-  tragus: { from: [0.03, 0.922, 0.0305], towards: [1, 0, 0], carrier: "head" },
+  tragus: { from: [0.041, 0.922, 0.0305], towards: [1, 0, 0], carrier: "head" },
   canthus: { from: [0.018, 0.9315, 0.04], towards: [0.35, 0, 1], carrier: "head" },
   c7: { from: [0, 0.846, -0.01], towards: [0, 0, -1] },
   acromion: { from: [0.104, 0.81, -0.002], towards: [0, 1, 0] },
   "sternal-notch": { from: [0, 0.818, 0], towards: [0, 0, 1] },
-  asis: { from: [0.07, 0.566, 0.03], towards: [0, 0, 1] },
-  psis: { from: [0.027, 0.583, -0.01], towards: [0, 0, -1] },
+  asis: { from: [0.07, 0.566, 0.06], towards: [0, 0, 1] },
+  psis: { from: [0.027, 0.583, -0.04], towards: [0, 0, -1] },
   trochanter: { from: [0.07, 0.52, 0.012], towards: [1, 0, 0] },
   patella: { from: [0.052, 0.288, 0.01], towards: [0, 0, 1] },
   condyle: { from: [0.055, 0.289, 0.008], towards: [1, 0, 0] },
