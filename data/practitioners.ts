@@ -1,6 +1,7 @@
 import { createHash, randomBytes, randomUUID } from "node:crypto";
 import { hash, verify } from "@node-rs/argon2";
 import type { Knex } from "knex";
+import type { School } from "../core/screening/facts";
 import { inPractice, withProof, type Tx } from "./database";
 
 export type Practitioner = {
@@ -9,7 +10,9 @@ export type Practitioner = {
   practiceName: string;
   name: string;
   email: string;
-  settings: { dim?: boolean };
+  settings: { dim?: boolean; school?: School };
+  /** Of the sign-in, not of the person. */
+  sessionId: string;
 };
 
 const sha256 = (text: string) => createHash("sha256").update(text).digest("hex");
@@ -94,7 +97,24 @@ export async function practitionerOfToken(tx: Tx, token: string): Promise<Practi
       name: "p.name",
       email: "p.email",
       settings: "p.settings",
+      sessionId: "s.id",
     });
+}
+
+/** Whether a password is the practitioner's own: asked for where a sign-in alone is not enough. Throttled. */
+export async function passwordIs(
+  db: Knex,
+  practitioner: Pick<Practitioner, "email">,
+  password: string,
+): Promise<boolean | "throttled"> {
+  const key = sha256(`own ${practitioner.email}`);
+  if (await tooMany(db, key, attemptsPerEmail)) return "throttled";
+  const row = await withProof(db, "app.sign_in_email", practitioner.email, (trx) =>
+    trx("practitioner").first<{ password_hash: string } | undefined>("password_hash"),
+  );
+  const right = row !== undefined && (await verify(row.password_hash, password));
+  if (right) await forget(db, key);
+  return right;
 }
 
 export async function signOut(tx: Tx, token: string): Promise<void> {

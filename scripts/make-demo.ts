@@ -86,6 +86,8 @@ async function main() {
     complaintRegion: ruben.complaintRegion,
     pressureCeiling: ruben.pressureCeiling,
     thumbBudget: 40,
+    cautions: [],
+    days: [],
     locks: [],
     done: [],
   };

@@ -5,3 +5,13 @@ export function seriesDates(start: string, interval: number, sessions: number): 
   if (!(interval >= 2)) throw new RangeError(`at least 2 days lie between sessions, got ${interval}`);
   return Array.from({ length: sessions }, (_, i) => format(addDays(parseISO(start), i * interval), "yyyy-MM-dd"));
 }
+
+/** The day of each session: as worked for those done, by the series' interval for those to come. */
+export const sessionDays = (
+  worked: readonly string[],
+  settings: { startOn: string; intervalDays: number },
+  sessions: number,
+): string[] => [
+  ...worked.slice(0, sessions),
+  ...seriesDates(settings.startOn, settings.intervalDays, sessions).slice(worked.length),
+];

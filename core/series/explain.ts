@@ -1,7 +1,18 @@
 import { regionName } from "../anatomy/regions";
 import { techniqueOf } from "../techniques/catalogue";
 import type { PlanInput, PlannedSession, Step } from "./plan";
-import { isClosing, isLightBlock, isOpening, isRising, prepares, regionsWorked, rulebook } from "./rulebook";
+import {
+  candidates,
+  cautionsIn,
+  verdictIn,
+  isClosing,
+  isLightBlock,
+  isOpening,
+  isRising,
+  prepares,
+  regionsWorked,
+  rulebook,
+} from "./rulebook";
 import { coverageItems, delivered, doseOfStep, scoreOf, worthOf } from "./score";
 import { templateOf } from "./template";
 
@@ -57,6 +68,35 @@ export function whyStep(input: PlanInput, sessions: readonly PlannedSession[], s
   if (reasons.length === 0 && served[0])
     reasons.push(`It adds a little to ${served[0].target.name}, in time that nothing else could use better.`);
   return reasons.length > 0 ? reasons : ["It fills time that nothing else could use better."];
+}
+
+/** What a caution changes about a step that is planned all the same: a cap, a side, a medium to replace. */
+export function cautionsOnStep(input: PlanInput, session: number, step: Step): string[] {
+  const technique = techniqueOf(step.technique);
+  const { cap, capBy, sides, sideBy } = verdictIn(technique, session, input);
+  const said: string[] = [];
+  if (capBy) said.push(`Up to ${cap} of 10 instead of ${technique.pressure}. ${sentence(capBy)}`);
+  if (sideBy) said.push(`Not on the ${sides.L ? "right" : "left"}. ${sentence(sideBy)}`);
+  if (technique.medium !== "dry")
+    for (const caution of cautionsIn(session, input))
+      if (caution.instead && !caution.instead.includes("gloves"))
+        said.push(`Use ${caution.instead}. ${caution.title}.`);
+  return said;
+}
+
+const sentence = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
+
+/** Work that would be of use in a session and is held back by cautions, by reason: the most reasons first. */
+export function heldBack(input: PlanInput, session: number): { reason: string; techniques: string[] }[] {
+  const free = candidates({ ...input, cautions: [], pressureCeiling: 10 }, session);
+  const byReason = new Map<string, string[]>();
+  for (const technique of free) {
+    const { no } = verdictIn(technique, session, input);
+    if (no) byReason.set(no, [...(byReason.get(no) ?? []), technique.name]);
+  }
+  return [...byReason]
+    .map(([reason, techniques]) => ({ reason: sentence(reason), techniques }))
+    .sort((a, b) => b.techniques.length - a.techniques.length);
 }
 
 /** What leaving a step out would cost, as points of 100 and steps that lose their preparation. */

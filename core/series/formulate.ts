@@ -5,6 +5,8 @@ import { LinearModel } from "./linear-model";
 import { minutesOf, type PlanInput, type PlannedSession, type Step } from "./plan";
 import {
   candidates,
+  complaintOpen,
+  dosed,
   facing,
   isClosing,
   isLightBlock,
@@ -13,11 +15,16 @@ import {
   neededCover,
   needsOpened,
   opensRegion,
+  positionsIn,
   prepares,
+  proneMinutesIn,
+  proneOnly,
   regionsWorked,
   repeatsAllowed,
   rulebook,
   strongIn,
+  tableMinutesIn,
+  verdictIn,
 } from "./rulebook";
 import { coverageItems, delivered, loadCost, positionCost, slopePoints, slopes, totalLoad } from "./score";
 import { templateOf } from "./template";
@@ -63,7 +70,10 @@ export function formulate(input: PlanInput): Formulation {
     input.locks.find((lock) => lock.session === session && lock.technique === key)?.kind;
 
   for (let s = from; s < sessions.length; s++) {
-    for (const position of positions) positionColumns.set(`${s} ${position}`, model.column(-positionCost, 0, 1, true));
+    for (const position of positions) {
+      const open = positionsIn(s, input).includes(position) ? 1 : 0;
+      positionColumns.set(`${s} ${position}`, model.column(-positionCost, 0, open, true));
+    }
     for (const technique of candidates(input, s)) {
       const lock = locked(s, technique.key);
       if (lock === "leave-out" && !isRising(technique)) continue;
@@ -71,6 +81,7 @@ export function formulate(input: PlanInput): Formulation {
       if (lock === "keep") model.row(1, 1, [[x, 1]], `session ${s + 1}: ${technique.name} is locked in`, "step");
       const { least, ideal } = technique.minutes;
       const most = isRising(technique) ? least : ideal * rulebook.stretch;
+      const { sides, positions: places } = verdictIn(technique, s, input);
       const part = () => {
         const column = model.column(-loadCost * totalLoad(technique), 0, most);
         model.row(0, Infinity, [
@@ -83,10 +94,13 @@ export function formulate(input: PlanInput): Formulation {
         ]);
         return column;
       };
-      const minutes = technique.sided ? { L: part(), R: part() } : { mid: part() };
+      const none = () => model.column(0, 0, 0);
+      const minutes = technique.sided
+        ? { L: sides.L ? part() : none(), R: sides.R ? part() : none() }
+        : { mid: part() };
       uses.push({ technique, session: s, x, minutes });
-      if (technique.positions.length > 0)
-        model.row(-Infinity, 0, [[x, 1], ...technique.positions.map((place) => [columnOf(s, place), -1] as const)]);
+      if (places.length > 0)
+        model.row(-Infinity, 0, [[x, 1], ...places.map((place) => [columnOf(s, place), -1] as const)]);
     }
   }
 
@@ -137,15 +151,23 @@ export function formulate(input: PlanInput): Formulation {
     );
     model.row(
       0,
-      input.tableMinutes + rulebook.turn,
+      tableMinutesIn(s, input) + rulebook.turn,
       [...all.flatMap((use) => timed(use)), ...turns],
       `${place}: table time`,
       "min",
     );
+    if (proneMinutesIn(s, input) < Infinity)
+      model.row(
+        0,
+        proneMinutesIn(s, input),
+        all.filter((use) => proneOnly(use.technique, s, input)).flatMap((use) => timed(use)),
+        `${place}: time face down`,
+        "min",
+      );
     const load = (part: "thumb" | "fingers") => all.flatMap((use) => timed(use, use.technique.load[part] ?? 0));
     model.row(0, input.thumbBudget, load("thumb"), `${place}: thumb load`, "load minutes");
     model.row(0, rulebook.fingerBudget, load("fingers"));
-    if (input.complaintRegion) {
+    if (input.complaintRegion && complaintOpen(s, input)) {
       const region = input.complaintRegion;
       const entries = all
         .filter((use) => reaches(use.technique, region, rulebook.softens))
@@ -244,7 +266,7 @@ export function formulate(input: PlanInput): Formulation {
       );
   }
 
-  const half = (value: number, least: number) => Math.max(least, Math.floor(value * 2 + 1e-4) / 2);
+  const half = (value: number, least: number) => (least === 0 ? 0 : Math.max(least, Math.floor(value * 2 + 1e-4) / 2));
   return {
     model,
     uses,
@@ -257,14 +279,17 @@ export function formulate(input: PlanInput): Formulation {
           steps: inSession(s)
             .filter((use) => values[use.x]! > 0.5)
             .map((use): Step => {
-              const { least } = use.technique.minutes;
+              const least = dosed(use.technique, use.technique.minutes.least, s, input);
               return {
                 technique: use.technique.key,
                 position: null,
                 minutes:
                   "mid" in use.minutes
-                    ? { mid: half(values[use.minutes.mid]!, least) }
-                    : { L: half(values[use.minutes.L]!, least), R: half(values[use.minutes.R]!, least) },
+                    ? { mid: half(values[use.minutes.mid]!, use.technique.minutes.least) }
+                    : {
+                        L: half(values[use.minutes.L]!, "L" in least ? least.L : 0),
+                        R: half(values[use.minutes.R]!, "R" in least ? least.R : 0),
+                      },
               };
             }),
         };
@@ -281,7 +306,8 @@ export function formulate(input: PlanInput): Formulation {
             values[use.minutes.L] = step.minutes.L;
             values[use.minutes.R] = step.minutes.R;
           }
-          if (step.position && s >= from && use.technique.positions.length > 0) values[columnOf(s, step.position)] = 1;
+          if (step.position && s >= from && verdictIn(use.technique, s, input).positions.length > 0)
+            values[columnOf(s, step.position)] = 1;
         }
       });
       return values;

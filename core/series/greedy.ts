@@ -5,6 +5,8 @@ import { minutesOf, type PlanInput, type PlannedSession, type Step, type StepMin
 import { breaches } from "./rules";
 import {
   candidates,
+  complaintOpen,
+  dosed,
   isClosing,
   isLightBlock,
   isOpening,
@@ -12,20 +14,20 @@ import {
   neededCover,
   needsOpened,
   opensRegion,
+  positionsIn,
   prepares,
+  proneMinutesIn,
+  proneOnly,
   regionsWorked,
   repeatsAllowed,
   rulebook,
   strongIn,
+  tableMinutesIn,
+  verdictIn,
 } from "./rulebook";
 import { coverageItems, delivered, strain, worthOf } from "./score";
 import { templateOf } from "./template";
 import { topUp } from "./top-up";
-
-const minutesFor = (technique: Technique): StepMinutes => {
-  const { ideal } = technique.minutes;
-  return technique.sided ? { L: ideal, R: ideal } : { mid: ideal };
-};
 
 /**
  * A lawful plan within milliseconds, session by session by gain per minute: something to look at while the solver
@@ -44,6 +46,10 @@ export function greedyPlan(input: PlanInput): PlannedSession[] | undefined {
     const out = new Set(
       input.locks.filter((lock) => lock.session === s && lock.kind === "leave-out").map((lock) => lock.technique),
     );
+    const minutesFor = (technique: Technique): StepMinutes => dosed(technique, technique.minutes.ideal, s, input);
+    const placesOf = (technique: Technique) => verdictIn(technique, s, input).positions;
+    const tableMinutes = tableMinutesIn(s, input);
+    const proneMinutes = proneMinutesIn(s, input);
     const pool = candidates(input, s).filter((technique) => !out.has(technique.key));
     const steps: Step[] = [];
     const used = new Set<Position>();
@@ -71,8 +77,8 @@ export function greedyPlan(input: PlanInput): PlannedSession[] | undefined {
     const turnsFor = (bundle: readonly Technique[]) => {
       const places = new Set(used);
       for (const technique of bundle)
-        if (technique.positions.length > 0 && !technique.positions.some((place) => places.has(place)))
-          places.add(technique.positions[0]!);
+        if (placesOf(technique).length > 0 && !placesOf(technique).some((place) => places.has(place)))
+          places.add(placesOf(technique)[0]!);
       return places;
     };
     const allowed = (technique: Technique): boolean => {
@@ -123,7 +129,7 @@ export function greedyPlan(input: PlanInput): PlannedSession[] | undefined {
       )
         return false;
       const turns = rulebook.turn * (Math.max(0, places.size - 1) - Math.max(0, used.size - 1));
-      if (time() + cost(bundle) + turns > input.tableMinutes - reserve) return false;
+      if (time() + cost(bundle) + turns > tableMinutes - reserve) return false;
       const trial = {
         steps: [
           ...steps,
@@ -134,6 +140,10 @@ export function greedyPlan(input: PlanInput): PlannedSession[] | undefined {
           })),
         ],
       };
+      const prone = trial.steps
+        .filter((step) => proneOnly(techniqueOf(step.technique), s, input))
+        .reduce((sum, step) => sum + minutesOf(step.minutes), 0);
+      if (prone > proneMinutes) return false;
       return strain(trial, "thumb") <= input.thumbBudget && strain(trial, "fingers") <= rulebook.fingerBudget;
     };
     const take = (bundle: readonly Technique[]) => {
@@ -168,7 +178,7 @@ export function greedyPlan(input: PlanInput): PlannedSession[] | undefined {
     const rising = pool.find(isRising);
     if (rising && !has(isRising)) take([rising]);
     if (!has(isClosing)) best(isClosing, 0);
-    if (input.complaintRegion) {
+    if (input.complaintRegion && complaintOpen(s, input)) {
       const region = input.complaintRegion;
       const reaches = (technique: Technique) =>
         technique.doses.some((dose) => dose.region === region && dose.share >= rulebook.softens);
@@ -181,7 +191,7 @@ export function greedyPlan(input: PlanInput): PlannedSession[] | undefined {
     }
     while (best((technique) => !isOpening(technique) && !isClosing(technique) && !isRising(technique), 0));
 
-    const ordered = orderSteps(steps, [...used]);
+    const ordered = orderSteps(steps, used.size > 0 ? [...used] : positionsIn(s, input), placesOf);
     if (!ordered) return undefined;
     plan.push({ steps: ordered });
   }

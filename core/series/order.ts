@@ -1,5 +1,5 @@
 import { techniqueOf } from "../techniques/catalogue";
-import type { Position } from "../techniques/technique";
+import type { Position, Technique } from "../techniques/technique";
 import type { Step } from "./plan";
 import { isClosing, isOpening, isRising, neededCover, prepares, regionsWorked, workingDepth } from "./rulebook";
 
@@ -17,13 +17,19 @@ const cost = { turn: 10, shallower: 0.4, elsewhere: 0.15 };
  * Exact for up to 20 steps between opening and closing: a dynamic programme over sets of finished steps (states: set,
  * last step, position; Held & Karp 1962, from memory). Undefined when no order obeys the rules.
  *
- * `allowed`: positions the session may use; all when left out.
+ * `allowed`: positions the session may use; all when left out. `positionsOf`: those a technique may be done in; its
+ * own when left out.
  */
-export function orderSteps(steps: readonly Step[], allowed: readonly Position[] = positions): Step[] | undefined {
+export function orderSteps(
+  steps: readonly Step[],
+  allowed: readonly Position[] = positions,
+  positionsOf: (technique: Technique) => readonly Position[] = (technique) => technique.positions,
+): Step[] | undefined {
   const kind = (step: Step) => {
     const technique = techniqueOf(step.technique);
     return isOpening(technique) ? 0 : isRising(technique) ? 3 : isClosing(technique) ? 2 : 1;
   };
+  const usual = allowed.includes("supine") ? "supine" : (allowed[0] ?? "supine");
   const middle = steps.filter((step) => kind(step) === 1);
   const opening = steps.filter((step) => kind(step) === 0);
   const ending = [...steps.filter((step) => kind(step) === 2), ...steps.filter((step) => kind(step) === 3)];
@@ -32,13 +38,12 @@ export function orderSteps(steps: readonly Step[], allowed: readonly Position[] 
 
   const techniques = middle.map((step) => techniqueOf(step.technique));
   const worked = techniques.map((technique) => new Set(regionsWorked(technique)));
-  const places = techniques.map((technique) =>
-    technique.positions.length === 0
+  const places = techniques.map((technique) => {
+    const own = positionsOf(technique);
+    return own.length === 0
       ? [anywhere]
-      : technique.positions
-          .filter((position) => allowed.includes(position))
-          .map((position) => positions.indexOf(position)),
-  );
+      : own.filter((position) => allowed.includes(position)).map((position) => positions.indexOf(position));
+  });
   if (places.some((options) => options.length === 0)) return undefined;
   const opened = opening.map((step) => techniqueOf(step.technique));
   /** For each step: groups of which one member must be finished, and steps that must all be. */
@@ -72,7 +77,7 @@ export function orderSteps(steps: readonly Step[], allowed: readonly Position[] 
 
   type State = { cost: number; mask: number; last: number; position: number; before: State | undefined };
   // The position after the opening: the one it is done in, or none yet.
-  const openingPlaces = opened[0]?.positions.filter((position) => allowed.includes(position)) ?? [];
+  const openingPlaces = opened[0] ? positionsOf(opened[0]).filter((position) => allowed.includes(position)) : [];
   const starts = openingPlaces.length > 0 ? openingPlaces.map((position) => positions.indexOf(position)) : [anywhere];
   let frontier = new Map<number, State>();
   for (const position of starts) frontier.set(position, { cost: 0, mask: 0, last: -1, position, before: undefined });
@@ -104,12 +109,12 @@ export function orderSteps(steps: readonly Step[], allowed: readonly Position[] 
     let total = state.cost;
     const end: Position[] = [];
     for (const closing of ending) {
-      const options = techniqueOf(closing.technique).positions.filter((place) => allowed.includes(place));
+      const options = positionsOf(techniqueOf(closing.technique)).filter((place) => allowed.includes(place));
       if (options.length > 0 && !options.some((place) => positions.indexOf(place) === position)) {
         if (position !== anywhere) total += cost.turn;
         position = positions.indexOf(options[0]!);
       }
-      end.push(positions[position] ?? "supine");
+      end.push(positions[position] ?? usual);
     }
     if (!best || total < best.cost) {
       best = { ...state, cost: total };
@@ -122,7 +127,7 @@ export function orderSteps(steps: readonly Step[], allowed: readonly Position[] 
   for (let state: State | undefined = best; state && state.last >= 0; state = state.before) path.unshift(state);
   const first = path[0]?.before ?? best;
   const resolve = (index: number) =>
-    positions[index] ?? positions[path.find((state) => state.position !== anywhere)?.position ?? 1]!;
+    positions[index] ?? positions[path.find((state) => state.position !== anywhere)?.position ?? anywhere] ?? usual;
   return [
     ...opening.map((each) => ({ ...each, position: resolve(first.position) })),
     ...path.map((state) => ({ ...middle[state.last]!, position: resolve(state.position) })),

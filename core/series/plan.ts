@@ -1,5 +1,7 @@
 import type { LayerKey } from "../anatomy/layers";
 import type { RegionKey } from "../anatomy/regions";
+import type { IsoDay } from "../days";
+import type { Outcome } from "../screening/outcome";
 import type { Position } from "../techniques/technique";
 import type { Minutes, Side } from "../units";
 
@@ -37,6 +39,10 @@ export type PlanInput = {
   targets: readonly Target[];
   complaintRegion: RegionKey | null;
   pressureCeiling: number;
+  /** What the screening says, whatever it was decided to set aside left out; each acts on its own days. */
+  cautions: readonly Outcome[];
+  /** Day of each session, so that a caution that ends or begins meanwhile is judged for the right one. */
+  days: readonly IsoDay[];
   /** Strain a practitioner's thumbs take in one session: load (0–3) × minutes. */
   thumbBudget: number;
   locks: readonly Lock[];

@@ -1,8 +1,10 @@
 import { depthOf } from "../anatomy/layers";
 import { regionKeys, type RegionKey } from "../anatomy/regions";
+import { isActive, type Outcome } from "../screening/outcome";
+import { positionsLeft, timeLimits, verdictOn, type Verdict } from "../screening/verdict";
 import { catalogue } from "../techniques/catalogue";
-import { isStrong, type Medium, type Technique } from "../techniques/technique";
-import type { PlanInput } from "./plan";
+import { isStrong, type Medium, type Position, type Technique } from "../techniques/technique";
+import type { PlanInput, StepMinutes } from "./plan";
 import { templateOf } from "./template";
 
 /**
@@ -70,12 +72,86 @@ export function prepares(cover: Technique, technique: Technique, region: RegionK
   return cover.doses.some((dose) => dose.region === region && dose.share >= rulebook.softens);
 }
 
+/** What is asked of many times while solving and never changes for one input. */
+type Known = { cautions: Outcome[][]; verdicts: Map<string, Verdict>[]; positions: Position[][] };
+const known = new WeakMap<PlanInput, Known>();
+
+function knownOf(input: PlanInput): Known {
+  const found = known.get(input);
+  if (found) return found;
+  const own: Outcome = {
+    key: "ceiling",
+    kind: "limit",
+    title: "their own ceiling",
+    reason: `They want no more than ${input.pressureCeiling} of 10.`,
+    pressure: input.pressureCeiling,
+    origin: "preference",
+  };
+  const cautions = templateOf(input.template).sessions.map((_, s) => [
+    ...input.cautions.filter((caution) => {
+      const day = input.days[s];
+      // a session without a day yet is held to everything that is known
+      return day === undefined || isActive(caution, day);
+    }),
+    own,
+  ]);
+  const made = { cautions, verdicts: cautions.map(() => new Map()), positions: cautions.map(positionsLeft) };
+  known.set(input, made);
+  return made;
+}
+
+/** The cautions that act in a session, the client's own ceiling among them. */
+export const cautionsIn = (session: number, input: PlanInput): readonly Outcome[] =>
+  knownOf(input).cautions[session] ?? [];
+
+/** What the cautions of a session leave of a technique. */
+export function verdictIn(technique: Technique, session: number, input: PlanInput): Verdict {
+  const verdicts = knownOf(input).verdicts[session]!;
+  const found = verdicts.get(technique.key) ?? verdictOn(technique, cautionsIn(session, input));
+  verdicts.set(technique.key, found);
+  return found;
+}
+
+/** Positions the client may be in. */
+export const positionsIn = (session: number, input: PlanInput): readonly Position[] =>
+  knownOf(input).positions[session]!;
+
+/** Minutes at the table, shorter where a caution says so; minutes face down that a caution allows. */
+export const tableMinutesIn = (session: number, input: PlanInput): number =>
+  Math.min(input.tableMinutes, timeLimits(cautionsIn(session, input)).table ?? Infinity);
+export const proneMinutesIn = (session: number, input: PlanInput): number =>
+  timeLimits(cautionsIn(session, input)).prone ?? Infinity;
+
+/** Work that is done face down and no other way. */
+export const proneOnly = (technique: Technique, session: number, input: PlanInput): boolean => {
+  const { positions } = verdictIn(technique, session, input);
+  return positions.length === 1 && positions[0] === "prone";
+};
+
+/** Minutes of the least or the ideal dose, on the sides that are left. */
+export function dosed(technique: Technique, minutes: number, session: number, input: PlanInput): StepMinutes {
+  if (!technique.sided) return { mid: minutes };
+  const { sides } = verdictIn(technique, session, input);
+  return { L: sides.L ? minutes : 0, R: sides.R ? minutes : 0 };
+}
+
+/** Whether the complaint's own region can be worked at all: where cautions rule it out, no rule asks for it. */
+export const complaintOpen = (session: number, input: PlanInput): boolean =>
+  input.complaintRegion !== null &&
+  catalogue.some(
+    (technique) =>
+      technique.phase !== "open" &&
+      technique.phase !== "close" &&
+      !whyNot(technique, session, input) &&
+      technique.doses.some((dose) => dose.region === input.complaintRegion && dose.share >= rulebook.softens),
+  );
+
 /** Why a technique cannot be in a session at all, as a sentence; undefined when it can. */
 export function whyNot(technique: Technique, session: number, input: PlanInput): string | undefined {
   const template = templateOf(input.template).sessions[session];
   if (!template) return `there is no session ${session + 1}`;
-  if (technique.pressure > input.pressureCeiling)
-    return `it is worked at ${technique.pressure} of 10 and the client's ceiling is ${input.pressureCeiling}`;
+  const { no } = verdictIn(technique, session, input);
+  if (no) return no;
   if (workingDepth(technique) > depthOf(template.ceiling))
     return `it works deeper than session ${session + 1} (${template.name}) goes`;
   return undefined;

@@ -3,6 +3,7 @@ import { catalogue, techniqueOf } from "../techniques/catalogue";
 import { positionName, type Technique } from "../techniques/technique";
 import { minutesOf, sessionMinutes, type PlanInput, type PlannedSession, type Step } from "./plan";
 import {
+  complaintOpen,
   facing,
   isClosing,
   isLightBlock,
@@ -11,11 +12,15 @@ import {
   neededCover,
   needsOpened,
   opensRegion,
+  positionsIn,
   prepares,
+  proneMinutesIn,
   regionsWorked,
   repeatsAllowed,
   rulebook,
   strongIn,
+  tableMinutesIn,
+  verdictIn,
   whyNot,
 } from "./rulebook";
 import { positionsUsed, strain } from "./score";
@@ -23,6 +28,7 @@ import { templateOf } from "./template";
 
 export type RuleName =
   | "technique"
+  | "safety"
   | "opening and closing"
   | "time"
   | "step length"
@@ -84,9 +90,26 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
 
     for (const [place, step] of steps.entries()) {
       const technique = of(step);
+      const verdict = verdictIn(technique, s, input);
       const no = whyNot(technique, s, input);
-      if (no) say("technique", s, `${technique.name} cannot be used: ${no}.`);
-      const parts = "mid" in step.minutes ? [step.minutes.mid] : [step.minutes.L, step.minutes.R];
+      if (no) say(verdict.no ? "safety" : "technique", s, `${technique.name} cannot be used: ${no}.`);
+      const closed = (["L", "R"] as const).filter((side) => !verdict.sides[side]);
+      if (!no && "L" in step.minutes)
+        for (const side of closed)
+          if (step.minutes[side] > slack)
+            say(
+              "safety",
+              s,
+              `${technique.name} is not done on the ${side === "L" ? "left" : "right"}: ${verdict.sideBy}.`,
+              step.minutes[side],
+            );
+      if (!no && step.position && !isRising(technique) && !positionsIn(s, input).includes(step.position))
+        say("safety", s, `${technique.name} is planned ${positionName[step.position].toLowerCase()}, which is out.`);
+      const minutesOn = step.minutes;
+      const parts =
+        "mid" in minutesOn
+          ? [minutesOn.mid]
+          : (["L", "R"] as const).filter((side) => verdict.sides[side]).map((side) => minutesOn[side]);
       if ("mid" in step.minutes === technique.sided)
         say("step length", s, `${technique.name} is ${technique.sided ? "done on both sides" : "not two-sided"}.`);
       for (const minutes of parts) {
@@ -101,7 +124,8 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
             minutes - ideal * rulebook.stretch,
           );
       }
-      if (technique.positions.length > 0 && (!step.position || !technique.positions.includes(step.position)))
+      const places = verdict.positions;
+      if (places.length > 0 && (!step.position || !places.includes(step.position)))
         say(
           "positions",
           s,
@@ -170,9 +194,21 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
         `${positions.length} positions are more than ${rulebook.mostPositions}.`,
         positions.length - rulebook.mostPositions,
       );
+    const prone = steps
+      .filter((step) => step.position === "prone" && !isRising(of(step)))
+      .reduce((sum, step) => sum + minutesOf(step.minutes), 0);
+    const proneMost = proneMinutesIn(s, input);
+    if (prone > proneMost + slack)
+      say("safety", s, `${prone} min face down are more than ${proneMost}.`, prone - proneMost);
+    const tableMinutes = tableMinutesIn(s, input);
     const needed = sessionMinutes(sessions[s]!) + rulebook.turn * Math.max(0, positions.length - 1);
-    if (needed > input.tableMinutes + slack)
-      say("time", s, `it needs ${needed} min at the table and has ${input.tableMinutes}.`, needed - input.tableMinutes);
+    if (needed > tableMinutes + slack)
+      say(
+        tableMinutes < input.tableMinutes ? "safety" : "time",
+        s,
+        `it needs ${needed} min at the table and has ${tableMinutes}.`,
+        needed - tableMinutes,
+      );
     const blocks = count(isLightBlock);
     const mostBlocks = template.sessions[s]!.light ? rulebook.lightBlocks.light : rulebook.lightBlocks.structural;
     if (blocks > mostBlocks)
@@ -188,7 +224,7 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
         `the fingers would take ${fingers} of ${rulebook.fingerBudget}.`,
         fingers - rulebook.fingerBudget,
       );
-    if (input.complaintRegion) {
+    if (input.complaintRegion && complaintOpen(s, input)) {
       const region = input.complaintRegion;
       const minutes = steps
         .filter((step) => of(step).doses.some((dose) => dose.region === region && dose.share >= rulebook.softens))
@@ -241,3 +277,7 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
   }
   return found;
 }
+
+/** The safety rules a plan breaks, by session: what to look for when a caution is new. Done sessions stay as they are. */
+export const unsafe = (input: PlanInput, sessions: readonly PlannedSession[]): Breach[] =>
+  breaches(input, sessions).filter((breach) => breach.rule === "safety" && breach.session >= input.done.length);

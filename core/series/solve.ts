@@ -1,12 +1,13 @@
 import type { Highs } from "highs";
 import { seeded } from "../random";
 import { techniqueOf } from "../techniques/catalogue";
+import type { Technique } from "../techniques/technique";
 import { formulate } from "./formulate";
 import { greedyPlan } from "./greedy";
 import { LinearModel } from "./linear-model";
 import { orderSteps } from "./order";
 import type { Plan, PlanInput, PlannedSession } from "./plan";
-import { whyNot } from "./rulebook";
+import { positionsIn, verdictIn, whyNot } from "./rulebook";
 import { breaches } from "./rules";
 import { topUp } from "./top-up";
 import { coverageItems, delivered, scoreOf, worthOf } from "./score";
@@ -33,7 +34,9 @@ function planFrom(
 ): PlannedSession[] | undefined {
   const sessions: PlannedSession[] = [...input.done];
   for (const { steps, allowed } of formulation.sessionsFrom(values)) {
-    const ordered = orderSteps(steps, allowed) ?? orderSteps(steps);
+    const s = sessions.length;
+    const places = (technique: Technique) => verdictIn(technique, s, input).positions;
+    const ordered = orderSteps(steps, allowed, places) ?? orderSteps(steps, positionsIn(s, input), places);
     if (!ordered) return undefined;
     sessions.push({ steps: ordered });
   }

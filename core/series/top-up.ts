@@ -1,7 +1,7 @@
 import { techniqueOf } from "../techniques/catalogue";
 import type { PlanInput, PlannedSession, Step, StepMinutes } from "./plan";
-import { sessionMinutes } from "./plan";
-import { isRising, rulebook } from "./rulebook";
+import { minutesOf, sessionMinutes } from "./plan";
+import { isRising, proneMinutesIn, rulebook, tableMinutesIn, verdictIn } from "./rulebook";
 import { breaches } from "./rules";
 import { coverageItems, delivered, loadCost, positionsUsed, strain, totalLoad, worthOf } from "./score";
 
@@ -11,6 +11,8 @@ type Part = {
   step: number;
   side: "L" | "R" | "mid";
   most: number;
+  /** Minutes face down that one more grain takes. */
+  prone: number;
   cost: number;
   thumb: number;
   fingers: number;
@@ -30,9 +32,12 @@ export function topUp(input: PlanInput, sessions: readonly PlannedSession[]): Pl
     const parts = session.steps.flatMap((step, i): Part[] => {
       const technique = techniqueOf(step.technique);
       if (isRising(technique)) return [];
-      return (technique.sided ? (["L", "R"] as const) : (["mid"] as const)).map((side) => ({
+      const { sides } = verdictIn(technique, s, input);
+      const left = technique.sided ? (["L", "R"] as const).filter((side) => sides[side]) : (["mid"] as const);
+      return left.map((side) => ({
         step: i,
         side,
+        prone: step.position === "prone" ? grain : 0,
         most: technique.minutes.ideal * rulebook.stretch,
         cost: loadCost * totalLoad(technique) * grain,
         thumb: (technique.load.thumb ?? 0) * grain,
@@ -45,7 +50,12 @@ export function topUp(input: PlanInput, sessions: readonly PlannedSession[]): Pl
       }));
     });
     const turns = rulebook.turn * Math.max(0, positionsUsed(session).length - 1);
-    let left = input.tableMinutes - turns - sessionMinutes(session);
+    let prone =
+      proneMinutesIn(s, input) -
+      session.steps
+        .filter((step) => step.position === "prone" && !isRising(techniqueOf(step.technique)))
+        .reduce((sum, step) => sum + minutesOf(step.minutes), 0);
+    let left = tableMinutesIn(s, input) - turns - sessionMinutes(session);
     let thumbs = input.thumbBudget - strain(session, "thumb");
     let fingers = rulebook.fingerBudget - strain(session, "fingers");
     const gain = (part: Part) =>
@@ -57,8 +67,8 @@ export function topUp(input: PlanInput, sessions: readonly PlannedSession[]): Pl
       let best: Part | undefined;
       let value = 1e-9;
       for (const part of parts) {
-        if (minutes[part.step]![part.side]! + grain > part.most || part.thumb > thumbs || part.fingers > fingers)
-          continue;
+        if (minutes[part.step]![part.side]! + grain > part.most) continue;
+        if (part.thumb > thumbs || part.fingers > fingers || part.prone > prone) continue;
         const worth = gain(part);
         if (worth > value) [best, value] = [part, worth];
       }
@@ -66,6 +76,7 @@ export function topUp(input: PlanInput, sessions: readonly PlannedSession[]): Pl
       minutes[best.step]![best.side]! += grain;
       for (const [n, dose] of best.doses) got[n]! += dose;
       left -= grain;
+      prone -= best.prone;
       thumbs -= best.thumb;
       fingers -= best.fingers;
     }

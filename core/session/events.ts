@@ -56,6 +56,9 @@ export function runSteps(session: PlannedSession): RunStep[] {
       planned: Math.round(minutes * 60),
       passes,
     });
-    return "mid" in step.minutes ? [of("mid", step.minutes.mid)] : [of("L", step.minutes.L), of("R", step.minutes.R)];
+    if ("mid" in step.minutes) return [of("mid", step.minutes.mid)];
+    const { L, R } = step.minutes;
+    // a side that a caution closes has no minutes
+    return [...(L > 0 ? [of("L", L)] : []), ...(R > 0 ? [of("R", R)] : [])];
   });
 }

@@ -16,6 +16,8 @@ export const exampleInput: PlanInput = {
   tableMinutes: 70,
   complaintRegion: "low-back",
   pressureCeiling: 6,
+  cautions: [],
+  days: [],
   thumbBudget: 40,
   locks: [],
   done: [],

@@ -33,6 +33,8 @@ describe("the demo practice", () => {
         complaintRegion: ruben.complaintRegion,
         pressureCeiling: ruben.pressureCeiling,
         thumbBudget: series.settings.thumbBudget,
+        cautions: [],
+        days: [],
         locks: [],
         done: [],
       };

@@ -1,8 +1,9 @@
 import type { Knex } from "knex";
 import { firstPath } from "./001-first-path";
+import { intake } from "./002-intake";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
-const migrations: Migration[] = [firstPath];
+const migrations: Migration[] = [firstPath, intake];
 
 /** Migrations are imported statically, so that the bundled server carries them. */
 export const migrationSource: Knex.MigrationSource<Migration> = {

@@ -1,11 +1,15 @@
 import { targetsFrom } from "~core/reading/targets";
 import { tableMinutesOf, type PlanInput, type PlannedSession, type Target } from "~core/series/plan";
+import { sessionDays } from "~core/series/dates";
+import { templateOf } from "~core/series/template";
 import { foldRun } from "~core/session/fold";
 import { workedSession } from "~core/session/worked";
 import type { Client } from "~core/client";
 import { momentsOfClient } from "~app/readings.server";
+import { judgedOf } from "~app/screening.server";
 import type { Tx } from "~data/database";
 import { restrictionsOf } from "~data/findings";
+import type { Practitioner } from "~data/practitioners";
 import type { Series, SeriesSettings } from "~data/series";
 import { eventsOf } from "~data/session-events";
 import { listVisits, type Visit } from "~data/visits";
@@ -46,8 +50,11 @@ export async function planInputOf(
   series: Series | undefined,
   template: string,
   settings: SeriesSettings,
+  practitioner: Pick<Practitioner, "settings">,
 ): Promise<PlanInput> {
   const visits = await listVisits(tx, client.id);
+  const done = await workedSessions(tx, client.id, visits, series);
+  const worked = visits.slice(0, done.length).map((visit) => visit.onDate);
   return {
     template,
     tableMinutes: tableMinutesOf(settings.bookedMinutes),
@@ -56,6 +63,9 @@ export async function planInputOf(
     pressureCeiling: client.pressureCeiling,
     thumbBudget: settings.thumbBudget,
     locks: settings.locks,
-    done: await workedSessions(tx, client.id, visits, series),
+    // what was decided to be set aside does not reach the plan
+    cautions: (await judgedOf(tx, client, practitioner)).filter((caution) => !caution.decided),
+    days: sessionDays(worked, settings, templateOf(template).sessions.length),
+    done,
   };
 }

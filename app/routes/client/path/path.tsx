@@ -37,13 +37,13 @@ const usualSettings = (startOn: string): SeriesSettings => ({
 });
 
 export function loader({ params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx }) => {
+  return inSession(context, async ({ tx, practitioner }) => {
     const client = await getClient(tx, params.clientId);
     const series = await seriesOf(tx, client.id);
     const visits = await listVisits(tx, client.id);
     const settings = series?.settings ?? usualSettings(visits[0]?.onDate ?? today());
     const template = series?.template ?? "ten-step";
-    const input = await planInputOf(tx, client, series, template, settings);
+    const input = await planInputOf(tx, client, series, template, settings, practitioner);
     const current = visits.find((visit) => visit.status !== "closed");
     return {
       seriesId: series?.id ?? randomUUID(),
@@ -58,7 +58,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
 }
 
 export function action({ request, params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx }) => {
+  return inSession(context, async ({ tx, practitioner }) => {
     const body = (await request.json()) as { id: string; version: number; plan: unknown };
     const series = await validate(seriesSchema, body);
     if (series.errors) return data({ errors: series.errors }, { status: 400 });
@@ -70,7 +70,7 @@ export function action({ request, params, context }: Route.ActionArgs) {
       const checked = await validate(planSchema, body.plan);
       if (checked.errors) return data({ errors: checked.errors }, { status: 400 });
       // The server trusts no solver: its own findings, its own rules, its own arithmetic.
-      const input = await planInputOf(tx, client, stored, series.value.template, settings);
+      const input = await planInputOf(tx, client, stored, series.value.template, settings, practitioner);
       const sessions = [...input.done, ...(checked.value.sessions as PlannedSession[]).slice(input.done.length)];
       const broken = breaches(input, sessions);
       if (broken.length > 0) return data({ breaches: broken.map((breach) => breach.sentence) }, { status: 422 });

@@ -1,0 +1,69 @@
+import type { Side } from "../units";
+import { regions, type RegionKey } from "./regions";
+
+/** A place on the body as people name it. */
+export type Place = { region: RegionKey; side: Side | "both" | null };
+
+/** Everyday words for places, by region. The first word of the longest match counts. */
+const words: Record<RegionKey, readonly string[]> = {
+  head: ["head", "skull", "face", "jaw", "temple", "eye", "ear", "tooth", "teeth", "sinus", "scalp", "forehead"],
+  neck: ["neck", "throat", "nape", "whiplash"],
+  shoulder: [
+    "shoulder",
+    "shoulder blade",
+    "scapula",
+    "collar bone",
+    "collarbone",
+    "clavicle",
+    "rotator cuff",
+    "armpit",
+  ],
+  arm: ["arm", "upper arm", "elbow", "forearm", "wrist", "hand", "finger", "thumb", "humerus", "radius", "ulna"],
+  chest: ["chest", "rib", "ribs", "breast", "breastbone", "sternum", "heart", "lung"],
+  "upper-back": ["upper back", "between the shoulder blades", "thoracic spine", "mid back", "middle back", "back"],
+  "low-back": ["low back", "lower back", "lumbar", "loin", "disc", "kidney", "waist"],
+  belly: ["belly", "abdomen", "stomach", "groin", "appendix", "womb", "hernia", "navel", "hip flexor", "psoas"],
+  pelvis: ["pelvis", "hip", "buttock", "sacrum", "tailbone", "coccyx", "sit bone"],
+  thigh: ["thigh", "hamstring", "quadriceps", "femur", "inner thigh"],
+  leg: [
+    "leg",
+    "lower leg",
+    "knee",
+    "kneecap",
+    "shin",
+    "calf",
+    "ankle",
+    "foot",
+    "feet",
+    "heel",
+    "toe",
+    "sole",
+    "achilles",
+  ],
+};
+
+const byLength = (Object.entries(words) as [RegionKey, readonly string[]][])
+  .flatMap(([region, list]) => list.map((word) => ({ region, word })))
+  .concat(regions.map(({ key, name }) => ({ region: key, word: name.toLowerCase() })))
+  .sort((a, b) => b.word.length - a.word.length);
+
+const plain = (text: string) =>
+  ` ${text
+    .toLowerCase()
+    .replace(/[^a-zäöüéè]+/g, " ")
+    .trim()} `;
+
+/** Reads "left wrist", "both knees", "R hip", "low back". Undefined when no place of the body is named. */
+export function readPlace(text: string): Place | undefined {
+  const said = plain(text);
+  const found = byLength.find(({ word }) => said.includes(` ${plain(word).trim()} `) || said.includes(` ${word}s `));
+  if (!found) return undefined;
+  const side = / (both|each|bilateral|left and right|right and left) /.test(said)
+    ? "both"
+    : / (left|l|lt) /.test(said)
+      ? "L"
+      : / (right|r|rt) /.test(said)
+        ? "R"
+        : null;
+  return { region: found.region, side };
+}

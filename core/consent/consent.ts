@@ -1,0 +1,87 @@
+import type { RegionKey } from "../anatomy/regions";
+import type { Technique } from "../techniques/technique";
+
+/** A stroke of a signature drawn on screen: points in a box 1000 wide and 300 high. */
+export type Stroke = readonly (readonly [x: number, y: number])[];
+
+export const sensitiveAreas = {
+  chest: "Chest near the breast",
+  belly: "Abdomen",
+  "inner-thigh": "Inner thigh",
+  buttock: "Buttock edge",
+  armpit: "Armpit",
+} as const;
+export type SensitiveArea = keyof typeof sensitiveAreas;
+
+/** What a consent is about. Those for an area hold for one visit, the others until withdrawn. */
+export type Subject = "general" | "photographs" | "unwinding" | "guardian" | `area ${SensitiveArea}`;
+
+export type ConsentRecord = {
+  id: string;
+  subject: Subject;
+  visitId: string | null;
+  given: boolean;
+  /** The wording that was agreed to is kept with the agreement. */
+  textVersion: string;
+  text: string;
+  signedBy: string;
+  /** Null: agreed by word of mouth, or signed on paper. */
+  signature: readonly Stroke[] | null;
+  by: string;
+  at: string;
+};
+
+/** The wordings now in use. A change of wording gets a new version; what was signed keeps its own. */
+export const consentTexts: Record<
+  "general" | "photographs" | "unwinding" | "guardian" | "area",
+  { version: string; text: string }
+> = {
+  general: {
+    version: "2026-11",
+    text: "I agree to hands-on bodywork. I was told what will be done and why, that it is no medical treatment and replaces none, and that I may feel sore for up to two days. I say how much pressure I want, and I can stop at any time, without a reason. What I told about my health is true as far as I know; I will say when it changes.",
+  },
+  photographs: {
+    version: "2026-11",
+    text: "I agree that photographs of my posture are taken, measured and kept with my record. They are shown to nobody outside this practice. I can refuse or withdraw this at any time; measuring then goes on without pictures, and pictures are deleted when I ask.",
+  },
+  unwinding: {
+    version: "2026-11",
+    text: "I agree that a limb, my neck or my whole body is held and followed along its own movement. Nothing is forced. One word from me ends it.",
+  },
+  guardian: {
+    version: "2026-11",
+    text: "I am the guardian of this client. I agree to hands-on bodywork for them as described to me, and I stay in the room.",
+  },
+  area: { version: "2026-11", text: "I agree to work here today. I can change my mind at any moment." },
+};
+
+const areaByRegion: Partial<Record<RegionKey, SensitiveArea>> = {
+  chest: "chest",
+  belly: "belly",
+  thigh: "inner-thigh",
+  pelvis: "buttock",
+  shoulder: "armpit",
+};
+
+/** The sensitive area a technique needs consent for at every visit; undefined when none. */
+export const areaOf = (technique: Technique): SensitiveArea | undefined =>
+  technique.consent && technique.doses[0] ? areaByRegion[technique.doses[0].region] : undefined;
+
+export const textFor = (subject: Subject): { version: string; text: string } =>
+  consentTexts[subject.startsWith("area ") ? "area" : (subject as Exclude<Subject, `area ${SensitiveArea}`>)];
+
+/**
+ * Whether a consent stands: true given, false declined or withdrawn, undefined never asked. The latest word counts;
+ * for an area only what was said at that visit.
+ */
+export function stands(records: readonly ConsentRecord[], subject: Subject, visitId: string): boolean | undefined {
+  const own = records.filter(
+    (record) => record.subject === subject && (!subject.startsWith("area ") || record.visitId === visitId),
+  );
+  return own.at(-1)?.given;
+}
+
+/** Sensitive areas a list of techniques works in, each once. */
+export const areasIn = (techniques: readonly Technique[]): SensitiveArea[] => [
+  ...new Set(techniques.map(areaOf).filter((area) => area !== undefined)),
+];

@@ -1,0 +1,694 @@
+import type { RegionKey } from "../anatomy/regions";
+import type { Outcome, OutcomeKind, Scope } from "./outcome";
+
+/** What a history is made of. */
+export const entryKinds = {
+  injury: "Injury",
+  operation: "Operation",
+  scar: "Scar",
+  implant: "Implant",
+  pregnancy: "Pregnancy",
+  dental: "Dental work",
+  trauma: "Head or neck trauma",
+  condition: "Condition",
+  medication: "Medication",
+  allergy: "Allergy",
+  pain: "What hurts",
+  tried: "What was tried",
+} as const;
+export type EntryKind = keyof typeof entryKinds;
+
+/** A rule of a condition. It holds while the entry is open, unless `days` or `due` say otherwise. */
+export type Rule = {
+  /** Stable within the condition: clearances and overrides refer to it. */
+  key: string;
+  kind: OutcomeKind;
+  reason: string;
+  /** From and until so many days after it happened, open or ended: healing runs on the calendar. */
+  days?: { from?: number; until?: number };
+  /** At least so many days, even when it is said to be over sooner. */
+  leastDays?: number;
+  /** For a pregnancy: from and until so many days after its calculated start (280 days before the due date). */
+  due?: { from: number; until: number };
+  /** The answer to the condition's question that lifts the rule; every other answer keeps it. */
+  unless?: "yes" | "no";
+  /** "here": the entry's own place and side; "around": the regions that meet it. */
+  scope?: Omit<Scope, "regions" | "side"> & { regions?: readonly RegionKey[] | "here" | "around" };
+} & Pick<Outcome, "pressure" | "without" | "withoutMedia" | "instead" | "proneMost" | "tableMost">;
+
+export type Condition = {
+  key: string;
+  name: string;
+  kind: EntryKind;
+  /** Everyday words people use for it, for type-ahead. */
+  synonyms: readonly string[];
+  /** Whether a place on the body is asked for, and which stands there at first. */
+  place?: RegionKey | "ask";
+  /** One question that some rules turn on; "not sure" counts as the cautious answer. */
+  question?: string;
+  rules: readonly Rule[];
+};
+
+const lightOnly = 2;
+const weeks = (n: number) => 7 * n;
+
+/** The starting catalogue of conditions. Common practice; check it against local codes. Keys are stable. */
+export const conditions: readonly Condition[] = [
+  {
+    key: "osteoporosis",
+    name: "Osteoporosis",
+    kind: "condition",
+    synonyms: ["brittle bones", "thin bones", "low bone density", "osteopenia", "bone loss"],
+    rules: bones("Thin bones can break under compression and leverage."),
+  },
+  {
+    key: "steroids",
+    name: "Long steroid use",
+    kind: "medication",
+    synonyms: ["cortisone", "prednisone", "prednisolone", "corticosteroids"],
+    rules: bones("Long steroid use thins bone and skin."),
+  },
+  {
+    key: "fracture",
+    name: "Fracture",
+    kind: "injury",
+    synonyms: ["broken bone", "break", "broke", "crack", "stress fracture"],
+    place: "ask",
+    rules: [
+      {
+        key: "healing",
+        kind: "exclude",
+        days: { until: weeks(12) },
+        scope: { regions: "here" },
+        reason: "A fracture needs twelve weeks before its region is worked.",
+      },
+      {
+        key: "levers",
+        kind: "exclude",
+        days: { until: weeks(12) },
+        scope: { regions: "around", tags: ["lever", "end range"] },
+        reason: "A fracture needs twelve weeks before anything levers across it.",
+      },
+    ],
+  },
+  {
+    key: "operation",
+    name: "Operation",
+    kind: "operation",
+    synonyms: ["surgery", "operated", "keyhole", "arthroscopy", "caesarean", "c-section", "appendix", "disc operation"],
+    place: "ask",
+    question: "Is the scar fully closed?",
+    rules: [
+      {
+        key: "recent",
+        kind: "exclude",
+        days: { until: weeks(8) },
+        scope: { regions: "here" },
+        reason: "The region rests for eight weeks after an operation.",
+      },
+      {
+        key: "open",
+        kind: "exclude",
+        unless: "yes",
+        scope: { regions: "here" },
+        reason: "A scar that is not closed, or may not be, is left alone.",
+      },
+      {
+        key: "gentle",
+        kind: "limit",
+        days: { from: weeks(8), until: weeks(26) },
+        scope: { regions: "here" },
+        pressure: 3,
+        reason: "After an operation the region starts with gentle scar slide.",
+      },
+    ],
+  },
+  {
+    key: "scar",
+    name: "Scar",
+    kind: "scar",
+    synonyms: ["cut", "burn scar", "stitches", "keloid"],
+    place: "ask",
+    question: "Is it fully closed?",
+    rules: [
+      {
+        key: "open",
+        kind: "exclude",
+        unless: "yes",
+        scope: { regions: "here" },
+        reason: "A scar that is not closed, or may not be, is left alone.",
+      },
+    ],
+  },
+  {
+    key: "pregnancy",
+    name: "Pregnancy",
+    kind: "pregnancy",
+    synonyms: ["pregnant", "expecting", "baby due", "due date"],
+    rules: [
+      {
+        key: "position",
+        kind: "limit",
+        due: { from: 0, until: 280 + 42 },
+        without: ["prone", "supine"],
+        reason: "In pregnancy work is done side-lying or half-sitting.",
+      },
+      {
+        key: "areas",
+        kind: "exclude",
+        due: { from: 0, until: 280 + 42 },
+        scope: { tags: ["deep belly", "inner thigh"] },
+        reason: "The deep belly and the inner thigh are not worked in pregnancy, nor are instruments used on the legs.",
+      },
+      {
+        key: "first",
+        kind: "inform",
+        due: { from: 0, until: 98 },
+        reason: "First three months: talk it over and agree on it before any work.",
+      },
+    ],
+  },
+  {
+    key: "anticoagulant",
+    name: "Blood thinner",
+    kind: "medication",
+    synonyms: ["anticoagulant", "warfarin", "heparin", "apixaban", "rivaroxaban", "clopidogrel"],
+    rules: bleeding("A blood thinner makes bruises easy."),
+  },
+  {
+    key: "bleeding",
+    name: "Bleeding disorder, easy bruising",
+    kind: "condition",
+    synonyms: ["haemophilia", "hemophilia", "bruises easily", "low platelets"],
+    rules: bleeding("Bruises come easily."),
+  },
+  {
+    key: "clot",
+    name: "Blood clot, past",
+    kind: "condition",
+    synonyms: ["thrombosis", "dvt", "embolism", "clot in the leg"],
+    place: "leg",
+    rules: vein("A leg that had a clot is not worked deeply."),
+  },
+  {
+    key: "varicose",
+    name: "Varicose veins",
+    kind: "condition",
+    synonyms: ["spider veins", "vein trouble", "phlebitis"],
+    place: "leg",
+    rules: vein("Varicose veins are not worked deeply."),
+  },
+  {
+    key: "cancer",
+    name: "Cancer under treatment",
+    kind: "condition",
+    synonyms: ["chemotherapy", "radiotherapy", "tumour", "tumor", "chemo", "leukaemia"],
+    place: "ask",
+    rules: lymph("Under cancer treatment work stays light and asks for the doctor's clearance."),
+  },
+  {
+    key: "lymph-nodes",
+    name: "Lymph nodes removed, lymphoedema",
+    kind: "condition",
+    synonyms: ["lymphedema", "swollen arm", "nodes out", "mastectomy"],
+    place: "arm",
+    rules: lymph("With lymph nodes removed the limb is left alone and the rest worked lightly."),
+  },
+  {
+    key: "blood-pressure",
+    name: "High blood pressure",
+    kind: "condition",
+    synonyms: ["hypertension", "blood pressure tablets"],
+    question: "Is it under control?",
+    rules: circulation("With uncontrolled blood pressure time face down and sessions stay short.", "yes"),
+  },
+  {
+    key: "heart-failure",
+    name: "Heart failure",
+    kind: "condition",
+    synonyms: ["weak heart", "heart disease", "cardiac insufficiency"],
+    rules: circulation("With a weak heart time face down and sessions stay short."),
+  },
+  {
+    key: "device",
+    name: "Pacemaker, port or implant",
+    kind: "implant",
+    synonyms: ["icd", "defibrillator", "port-a-cath", "pump", "stimulator", "breast implant", "metal plate", "screws"],
+    place: "chest",
+    rules: [
+      {
+        key: "area",
+        kind: "exclude",
+        scope: { regions: "here" },
+        reason: "The area over an implant is not worked.",
+      },
+    ],
+  },
+  {
+    key: "joint-replacement",
+    name: "Joint replaced",
+    kind: "implant",
+    synonyms: ["knee replacement", "hip replacement", "new knee", "new hip", "artificial joint", "prosthesis"],
+    place: "ask",
+    rules: [
+      {
+        key: "levers",
+        kind: "exclude",
+        scope: { regions: "here", tags: ["lever", "end range"] },
+        reason: "A replaced joint is not taken to its end range.",
+      },
+    ],
+  },
+  {
+    key: "hypermobility",
+    name: "Hypermobility",
+    kind: "condition",
+    synonyms: ["double-jointed", "very flexible", "loose joints", "ehlers-danlos", "beighton"],
+    rules: [
+      {
+        key: "end-range",
+        kind: "exclude",
+        scope: { tags: ["end range"] },
+        reason: "Loose joints are not stretched to their end: short holds and balance work instead.",
+      },
+    ],
+  },
+  {
+    key: "arthritis",
+    name: "Inflammatory arthritis",
+    kind: "condition",
+    synonyms: ["rheumatoid", "ra", "ankylosing spondylitis", "psoriatic arthritis", "bechterew"],
+    rules: looseNeck("Inflamed joints of the upper neck can be unstable."),
+  },
+  {
+    key: "down-syndrome",
+    name: "Down syndrome",
+    kind: "condition",
+    synonyms: ["trisomy 21"],
+    rules: looseNeck("The upper neck can be loose."),
+  },
+  {
+    key: "multiple-sclerosis",
+    name: "Multiple sclerosis",
+    kind: "condition",
+    synonyms: ["ms"],
+    rules: [
+      {
+        key: "heat",
+        kind: "inform",
+        reason: "Heat may make it worse: a cool room, a very gentle beginning, and expect guarding.",
+      },
+    ],
+  },
+  {
+    key: "neuropathy",
+    name: "Diabetes with reduced feeling",
+    kind: "condition",
+    synonyms: ["neuropathy", "diabetic", "numb feet", "reduced feeling", "diabetes"],
+    place: "leg",
+    rules: [
+      {
+        key: "feeling",
+        kind: "limit",
+        scope: { regions: "here" },
+        pressure: 3,
+        reason: "Where feeling is reduced the client cannot report pressure: go by the tissue.",
+      },
+    ],
+  },
+  {
+    key: "epilepsy",
+    name: "Epilepsy",
+    kind: "condition",
+    synonyms: ["seizures", "fits"],
+    rules: [
+      { key: "room", kind: "inform", reason: "A quiet room without flickering light." },
+      {
+        key: "cranial",
+        kind: "exclude",
+        scope: { tags: ["cranial"] },
+        reason: "Cranial work waits for the doctor's clearance.",
+      },
+    ],
+  },
+  {
+    key: "whiplash",
+    name: "Whiplash or head injury",
+    kind: "trauma",
+    synonyms: [
+      "concussion",
+      "car accident",
+      "rear-ended",
+      "collision",
+      "head knock",
+      "hit my head",
+      "fall on the head",
+    ],
+    place: "neck",
+    rules: [
+      {
+        key: "recent",
+        kind: "refer",
+        days: { until: weeks(6) },
+        reason: "A head or neck injury under six weeks old is seen by a doctor before any hands-on work.",
+      },
+      {
+        key: "past",
+        kind: "inform",
+        days: { from: weeks(6) },
+        reason: "Cranial work first listens here. Expect locked segments and give more time.",
+      },
+    ],
+  },
+  {
+    key: "eye",
+    name: "Glaucoma or detached retina",
+    kind: "condition",
+    synonyms: ["eye pressure", "retina", "eye operation"],
+    rules: faceDown("Pressure on the face and a low head raise the pressure in the eye."),
+  },
+  {
+    key: "sinus",
+    name: "Sinus infection",
+    kind: "condition",
+    synonyms: ["sinusitis", "blocked nose", "cold"],
+    rules: faceDown("Lying on a blocked face hurts."),
+  },
+  {
+    key: "reflux",
+    name: "Reflux",
+    kind: "condition",
+    synonyms: ["heartburn", "gerd", "acid", "hiatus hernia"],
+    rules: notFlat("Lying flat on the back brings the acid up."),
+  },
+  {
+    key: "breathless",
+    name: "Breathless lying down",
+    kind: "condition",
+    synonyms: ["short of breath", "copd", "asthma", "cannot lie flat"],
+    rules: notFlat("Breathing is hard flat on the back."),
+  },
+  {
+    key: "aneurysm",
+    name: "Aneurysm, known",
+    kind: "condition",
+    synonyms: ["aortic aneurysm", "bulging artery"],
+    rules: [
+      ...belly("A known aneurysm: the belly is left alone."),
+      {
+        key: "cranial",
+        kind: "exclude",
+        scope: { tags: ["cranial"] },
+        reason: "With a known aneurysm cranial work waits for the doctor's clearance.",
+      },
+    ],
+  },
+  {
+    key: "hernia",
+    name: "Abdominal hernia or mesh",
+    kind: "condition",
+    synonyms: ["rupture", "mesh", "inguinal hernia", "umbilical hernia"],
+    rules: belly("A hernia or its mesh: the belly is left alone."),
+  },
+  {
+    key: "skin",
+    name: "Skin open, inflamed or sunburnt",
+    kind: "condition",
+    synonyms: ["eczema", "rash", "wound", "sunburn", "psoriasis", "shingles", "boil"],
+    place: "ask",
+    rules: [
+      {
+        key: "area",
+        kind: "exclude",
+        scope: { regions: "here" },
+        reason: "Skin that is open, inflamed or burnt is left alone until it has healed.",
+      },
+    ],
+  },
+  {
+    key: "marked",
+    name: "Skin marked by the last session",
+    kind: "condition",
+    synonyms: ["bruise", "red spots", "marks", "petechiae"],
+    place: "ask",
+    rules: [
+      {
+        key: "area",
+        kind: "exclude",
+        leastDays: 2,
+        scope: { regions: "here" },
+        reason: "A region marked by the last session rests until the marks are gone, 48 hours at least.",
+      },
+    ],
+  },
+  {
+    key: "nut-allergy",
+    name: "Allergy to nuts",
+    kind: "allergy",
+    synonyms: ["almond", "peanut", "nut oil"],
+    rules: [{ key: "oil", kind: "limit", instead: "nut-free oil and wax", reason: "No nut oils on the skin." }],
+  },
+  {
+    key: "scent-allergy",
+    name: "Allergy to scents",
+    kind: "allergy",
+    synonyms: ["perfume", "fragrance", "essential oil"],
+    rules: [
+      {
+        key: "scent",
+        kind: "limit",
+        instead: "unscented oil and wax",
+        reason: "Nothing scented on the skin or in the room.",
+      },
+    ],
+  },
+  {
+    key: "latex-allergy",
+    name: "Allergy to latex",
+    kind: "allergy",
+    synonyms: ["rubber", "gloves"],
+    rules: [{ key: "gloves", kind: "limit", instead: "latex-free gloves", reason: "No latex." }],
+  },
+  {
+    key: "trauma-history",
+    name: "Trauma, panic or recent loss",
+    kind: "condition",
+    synonyms: ["ptsd", "panic attacks", "anxiety", "bereavement", "grief", "abuse"],
+    rules: [
+      {
+        key: "pause-word",
+        kind: "inform",
+        reason: "Agree on a pause word, say every touch before it comes, and unwind only with consent.",
+      },
+    ],
+  },
+  {
+    key: "pain-medication",
+    name: "Medication that dulls pain, today",
+    kind: "medication",
+    synonyms: ["painkiller", "ibuprofen", "opioid", "morphine", "codeine", "tramadol", "gabapentin"],
+    rules: [
+      {
+        key: "feeling",
+        kind: "limit",
+        days: { until: 1 },
+        pressure: 3,
+        reason: "The client's report of pressure is unreliable today: go by the tissue.",
+      },
+    ],
+  },
+  {
+    key: "stroke",
+    name: "Stroke or brain bleed",
+    kind: "trauma",
+    synonyms: ["apoplexy", "tia", "haemorrhage", "brain haemorrhage"],
+    rules: [
+      {
+        key: "recent",
+        kind: "refer",
+        days: { until: weeks(26) },
+        reason: "A stroke or bleed in the last half year needs the doctor's clearance before any hands-on work.",
+      },
+      {
+        key: "cranial",
+        kind: "exclude",
+        days: { from: weeks(26) },
+        scope: { tags: ["cranial"] },
+        reason: "After a stroke or bleed cranial work waits for the doctor's clearance.",
+      },
+    ],
+  },
+  {
+    key: "skull-fracture",
+    name: "Skull fracture",
+    kind: "trauma",
+    synonyms: ["cracked skull", "broken skull"],
+    place: "head",
+    rules: [
+      {
+        key: "recent",
+        kind: "refer",
+        days: { until: weeks(26) },
+        reason: "A recent skull fracture needs the doctor's clearance before any hands-on work.",
+      },
+    ],
+  },
+  {
+    key: "lumbar-puncture",
+    name: "Lumbar puncture or spinal fluid leak",
+    kind: "operation",
+    synonyms: ["spinal tap", "epidural", "cerebrospinal leak"],
+    rules: [
+      {
+        key: "cranial",
+        kind: "exclude",
+        days: { until: weeks(8) },
+        scope: { tags: ["cranial"] },
+        reason: "After a lumbar puncture or a leak cranial work waits for the doctor's clearance.",
+      },
+    ],
+  },
+  {
+    key: "dental",
+    name: "Dental work, recent",
+    kind: "dental",
+    synonyms: ["tooth pulled", "extraction", "braces", "crown", "wisdom tooth", "root canal", "dentist"],
+    place: "head",
+    rules: [
+      {
+        key: "levers",
+        kind: "exclude",
+        days: { until: weeks(3) },
+        scope: { tags: ["neck lever"] },
+        reason: "After dental work light touch comes before any neck lever.",
+      },
+      {
+        key: "jaw",
+        kind: "limit",
+        days: { until: weeks(3) },
+        scope: { tags: ["jaw"] },
+        pressure: 2,
+        reason: "The jaw is worked lightly while it heals.",
+      },
+    ],
+  },
+  // told, kept and shown, with nothing to hold back by themselves
+  ...plain("injury", [
+    ["sprain", "Sprain or strain", "twisted ankle, pulled muscle, torn ligament"],
+    ["disc", "Disc trouble", "slipped disc, herniated disc, sciatica, bulging disc"],
+    ["fall", "Fall", "fell, tumble"],
+  ]),
+  ...plain("condition", [
+    ["osteoarthritis", "Worn joint", "osteoarthritis, arthrosis, wear and tear"],
+    ["scoliosis", "Scoliosis", "curved spine"],
+    ["migraine", "Migraine or headaches", "headache"],
+  ]),
+  ...plain("pain", [["pain", "Pain", "ache, hurts, sore, stiff, burning"]]),
+  ...plain("tried", [
+    ["tried", "What was tried", "physiotherapy, massage, acupuncture, chiropractor, osteopath, exercise"],
+  ]),
+  ...plain("medication", [["medication", "Other medication", "tablets, pills"]]),
+  ...plain("allergy", [["allergy", "Other allergy", "hay fever"]]),
+];
+
+function plain(kind: EntryKind, rows: readonly (readonly [string, string, string])[]): Condition[] {
+  return rows.map(([key, name, words]) => ({
+    key,
+    name,
+    kind,
+    synonyms: words.split(", "),
+    ...(kind === "tried" || kind === "medication" || kind === "allergy" ? {} : { place: "ask" as const }),
+    rules: [],
+  }));
+}
+
+function bones(reason: string): Rule[] {
+  return [
+    { key: "compression", kind: "exclude", scope: { tags: ["rib compression", "lever"] }, reason },
+    { key: "pressure", kind: "limit", pressure: 3, reason },
+  ];
+}
+
+function bleeding(reason: string): Rule[] {
+  return [
+    {
+      key: "points",
+      kind: "exclude",
+      scope: { tags: ["sustained point"] },
+      reason: `${reason} No instruments, no deep held points.`,
+    },
+    { key: "pressure", kind: "limit", pressure: 3, reason },
+  ];
+}
+
+function vein(reason: string): Rule[] {
+  return [{ key: "deep", kind: "exclude", scope: { regions: "here", fromDepth: 3 }, reason }];
+}
+
+function lymph(reason: string): Rule[] {
+  return [
+    { key: "light", kind: "limit", pressure: lightOnly, reason },
+    { key: "area", kind: "exclude", scope: { regions: "here" }, reason },
+  ];
+}
+
+function circulation(reason: string, unless?: "yes"): Rule[] {
+  const lifted = unless ? { unless } : {};
+  return [
+    { key: "time", kind: "limit", proneMost: 15, tableMost: 45, reason, ...lifted },
+    {
+      key: "clearance",
+      kind: "inform",
+      reason: "Ask for the doctor's clearance and note it here.",
+      ...lifted,
+    },
+  ];
+}
+
+function looseNeck(reason: string): Rule[] {
+  return [
+    {
+      key: "neck",
+      kind: "exclude",
+      scope: { tags: ["neck lever", "skull-base pressure"] },
+      reason: `${reason} No traction, levers or skull-base pressure.`,
+    },
+  ];
+}
+
+function faceDown(reason: string): Rule[] {
+  return [{ key: "prone", kind: "limit", proneMost: 10, reason }];
+}
+
+function notFlat(reason: string): Rule[] {
+  return [{ key: "supine", kind: "limit", without: ["supine"], reason }];
+}
+
+function belly(reason: string): Rule[] {
+  return [{ key: "belly", kind: "exclude", scope: { regions: ["belly"] }, reason }];
+}
+
+export const conditionOf = (key: string): Condition | undefined =>
+  conditions.find((condition) => condition.key === key);
+
+/**
+ * Conditions for what was typed, best first: names that begin with it, then words that do, then anything containing
+ * it. Every typed word has to be found.
+ */
+export function findConditions(typed: string): Condition[] {
+  const asked = typed.toLowerCase().trim().split(/\s+/).filter(Boolean);
+  if (asked.length === 0) return [...conditions];
+  const rank = (condition: Condition): number => {
+    const texts = [condition.name, ...condition.synonyms].map((text) => text.toLowerCase());
+    if (texts[0]!.startsWith(asked.join(" "))) return 0;
+    if (texts.some((text) => text.startsWith(asked.join(" ")))) return 1;
+    const words = texts.flatMap((text) => text.split(/[\s,]+/));
+    if (asked.every((part) => words.some((word) => word.startsWith(part)))) return 2;
+    return asked.every((part) => texts.some((text) => text.includes(part))) ? 3 : Infinity;
+  };
+  return conditions
+    .map((condition) => ({ condition, at: rank(condition) }))
+    .filter(({ at }) => at < Infinity)
+    .sort((a, b) => a.at - b.at)
+    .map(({ condition }) => condition);
+}

@@ -1,0 +1,87 @@
+import type { IsoDay } from "../days";
+import type { RegionKey } from "../anatomy/regions";
+import type { Position } from "../techniques/technique";
+import type { Side } from "../units";
+import type { EntryKind } from "./conditions";
+import type { Answer } from "./questions";
+import type { RoughDate } from "./rough-date";
+
+/** One thing of a client's history as it stands now. Its earlier wordings are kept beside it. */
+export type HistoryEntry = {
+  id: string;
+  kind: EntryKind;
+  /** Key of the condition catalogue; null for what it does not know. */
+  condition: string | null;
+  /** In their words. */
+  words: string;
+  when: RoughDate | null;
+  region: RegionKey | null;
+  side: Side | "both" | null;
+  /** Answer to the condition's question; null where it asks none or was not asked. */
+  answer: Answer | null;
+  /** "ended": healed or over since `endedOn`. */
+  status: "open" | "ended";
+  endedOn: IsoDay | null;
+  /** When this wording was recorded (ISO moment). */
+  at: string;
+};
+
+/** The latest answer to each question. */
+export type GivenAnswer = { question: string; answer: Answer; visitId: string | null; at: string };
+
+/** What the client wants and does not want. */
+export type Preferences = {
+  covering: "draped" | "clothed";
+  positionsOut: Position[];
+  oil: boolean;
+  wax: boolean;
+  scentFree: boolean;
+  talk: "talk" | "quiet" | "either";
+  areasOut: { region: RegionKey; side: Side | "both" }[];
+  pauseWord: string;
+  chaperone: boolean;
+};
+
+export const usualPreferences: Preferences = {
+  covering: "draped",
+  positionsOut: [],
+  oil: true,
+  wax: true,
+  scentFree: false,
+  talk: "either",
+  areasOut: [],
+  pauseWord: "",
+  chaperone: false,
+};
+
+/** How a practitioner works: their school's settings. The client's own ceiling always wins. */
+export type School = {
+  pressureCeiling: number;
+  /** Seconds a tender point is held. */
+  hold: { least: number; most: number };
+  oil: boolean;
+  wax: boolean;
+  /** To the barrier and wait, or follow ease. */
+  way: "direct" | "indirect" | "both";
+  /** Tools that are not used. */
+  withoutElbow: boolean;
+  withoutThumb: boolean;
+};
+
+export const usualSchool: School = {
+  pressureCeiling: 7,
+  hold: { least: 20, most: 60 },
+  oil: true,
+  wax: true,
+  way: "both",
+  withoutElbow: false,
+  withoutThumb: false,
+};
+
+export type Facts = {
+  born: IsoDay | null;
+  history: readonly HistoryEntry[];
+  answers: readonly GivenAnswer[];
+  preferences: Preferences;
+  school: School;
+};
