@@ -1,9 +1,8 @@
 import { stands } from "~core/consent/consent";
 import type { Client } from "~core/client";
-import { unsafe } from "~core/series/rules";
 import { obstacles, type Obstacle } from "~core/screening/may-start";
 import { acting } from "~core/screening/outcome";
-import { planInputOf } from "~app/routes/client/plan-input.server";
+import { unsafeIn } from "~app/routes/client/plan-input.server";
 import { judgedOf } from "~app/screening.server";
 import { today } from "~app/today.server";
 import { consentsOf } from "~data/consents";
@@ -11,7 +10,7 @@ import type { Tx } from "~data/database";
 import type { Practitioner } from "~data/practitioners";
 import { answersOf } from "~data/screening";
 import { seriesOf } from "~data/series";
-import type { Visit } from "~data/visits";
+import { listVisits, type Visit } from "~data/visits";
 
 /** What stands between a client and starting this visit's session now, whatever day it was planned for. */
 export async function obstaclesOf(
@@ -21,21 +20,17 @@ export async function obstaclesOf(
   practitioner: Pick<Practitioner, "settings">,
 ): Promise<Obstacle[]> {
   const consents = await consentsOf(tx, client.id);
-  const series = await seriesOf(tx, client.id);
-  let broken: string[] = [];
-  if (series?.plan) {
-    const input = await planInputOf(tx, client, series, series.template, series.settings, practitioner);
-    const session = visit.ordinal - 1;
-    const days = input.days.map((day, s) => (s === session ? today() : day));
-    broken = unsafe({ ...input, days }, series.plan.sessions)
-      .filter((breach) => breach.session === session)
-      .map((breach) => breach.sentence);
-  }
+  const judged = await judgedOf(tx, client, practitioner);
+  const session = visit.ordinal - 1;
+  const broken = unsafeIn(client, await seriesOf(tx, client.id), await listVisits(tx, client.id), judged, {
+    session,
+    on: today(),
+  });
   return obstacles({
-    cautions: acting(await judgedOf(tx, client, practitioner), today()),
+    cautions: acting(judged, today()),
     answered: new Set((await answersOf(tx, client.id)).map((answer) => answer.question)),
     general: stands(consents, "general", visit.id),
     guardian: stands(consents, "guardian", visit.id),
-    broken,
+    broken: broken.filter((breach) => breach.session === session).map((breach) => breach.sentence),
   });
 }

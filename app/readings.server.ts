@@ -1,6 +1,7 @@
 import { momentsOf, type MomentReadings } from "~core/change/moments";
 import { readPhoto, type Reading } from "~core/measure/read-photo";
 import type { Tx } from "~data/database";
+import { measurementsOf } from "~data/measurements";
 import { photosOfClient, type Photo } from "~data/photos";
 
 /** Readings follow from marks alone: they are kept by picture and version, the least recently used let go first. */
@@ -16,7 +17,7 @@ function readingsOf(photo: Photo): Reading[] {
   return readings;
 }
 
-/** Everything a client's pictures say, by visit and moment. */
+/** Everything a client's pictures and measurements by hand say, by visit and moment. */
 export async function momentsOfClient(tx: Tx, clientId: string): Promise<MomentReadings[]> {
-  return momentsOf(await photosOfClient(tx, clientId), readingsOf);
+  return momentsOf(await photosOfClient(tx, clientId), await measurementsOf(tx, clientId), readingsOf);
 }

@@ -13,6 +13,11 @@ export default [
     route("clients/:clientId", "routes/client/client.tsx", [
       index("routes/client/overview/overview.tsx"),
       route("edit", "routes/client/edit/edit.tsx"),
+      route("intake", "routes/client/intake/history/history.tsx"),
+      route("intake/screening", "routes/client/intake/screening/screening.tsx"),
+      route("intake/consent", "routes/client/intake/consent/consent.tsx"),
+      route("intake/wishes", "routes/client/intake/wishes/wishes.tsx"),
+      route("intake/scales", "routes/client/intake/scales/scales.tsx"),
       route("assess/stand", "routes/client/stand/stand.tsx"),
       route("assess/touch", "routes/client/touch/touch.tsx"),
       route("assess/listen", "routes/client/listen/listen.tsx"),
@@ -20,6 +25,7 @@ export default [
       route("sessions", "routes/client/sessions/sessions.tsx"),
       route("change", "routes/client/change/change.tsx"),
     ]),
+    route("clients/:clientId/cautions", "routes/client/cautions/cautions.ts"),
     ...prefix("clients/:clientId/photos", [
       route("upload", "routes/client/stand/upload.ts"),
       route(":photoId", "routes/client/stand/photo.ts"),
@@ -27,5 +33,6 @@ export default [
   ]),
   route("run/:visitId", "routes/run/run.tsx"),
   route("run/:visitId/events", "routes/run/events.ts"),
+  route("handed/:handoverId", "routes/handed/handed.tsx"),
   route("*", "routes/missing.tsx"),
 ] satisfies RouteConfig;

@@ -1,5 +1,6 @@
 import { createContext, redirect, type MiddlewareFunction, type RouterContextProvider } from "react-router";
 import { inPractice, type Tx } from "~data/database";
+import { handoverOfSession } from "~data/handovers";
 import { NotFound, Stale } from "~data/errors";
 import { practiceOfToken, practitionerOfToken, sessionHours, type Practitioner } from "~data/practitioners";
 import { database } from "./database.server";
@@ -86,6 +87,10 @@ export const signedIn: MiddlewareFunction<Response> = async ({ request, context 
       inPractice(database(), practiceId, async (tx) => {
         const practitioner = await practitionerOfToken(tx, token);
         if (!practitioner) throw redirect("/sign-in");
+        const handover = await handoverOfSession(tx, practitioner.sessionId);
+        // A tablet in the client's hands reaches its questions and nothing else, whatever is typed or gone back to.
+        if (handover && new URL(request.url).pathname.replace(/\.data$/, "") !== `/handed/${handover.id}`)
+          throw redirect(`/handed/${handover.id}`);
         context.set(sessionContext, { tx, practitioner, token });
         const response = await next();
         if (response.status >= 400) throw new Undone(response);

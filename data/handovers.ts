@@ -2,14 +2,21 @@ import { randomUUID } from "node:crypto";
 import type { Tx } from "./database";
 import { NotFound } from "./errors";
 
-export type Handover = { id: string; clientId: string; visitId: string };
+export type Handover = { id: string; clientId: string; visitId: string; at: string };
 
 /** The handover a signed-in session is locked to; undefined while it is free. */
-export const handoverOfSession = (tx: Tx, sessionId: string): Promise<Handover | undefined> =>
-  tx("auth_session as s")
+export async function handoverOfSession(tx: Tx, sessionId: string): Promise<Handover | undefined> {
+  const row = await tx("auth_session as s")
     .join("handover as h", "h.id", "s.handover_id")
     .where("s.id", sessionId)
-    .first<Handover | undefined>({ id: "h.id", clientId: "h.client_id", visitId: "h.visit_id" });
+    .first<(Omit<Handover, "at"> & { at: Date }) | undefined>({
+      id: "h.id",
+      clientId: "h.client_id",
+      visitId: "h.visit_id",
+      at: "h.created_at",
+    });
+  return row && { ...row, at: row.at.toISOString() };
+}
 
 /** Locks a session to one client's questions. */
 export async function handOver(tx: Tx, sessionId: string, clientId: string, visitId: string): Promise<string> {

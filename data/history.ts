@@ -36,7 +36,7 @@ export function currentEntries(
   const entries = new Map<string, HistoryVersion[]>();
   for (const version of versions) entries.set(version.entryId, [...(entries.get(version.entryId) ?? []), version]);
   return [...entries.values()].flatMap((list) => {
-    const { entryId, act, why: _why, by: _by, ...rest } = list.at(-1)!;
+    const { entryId, act, why, by, ...rest } = list.at(-1)!;
     return act === "struck" ? [] : [{ ...rest, id: entryId, changes: list.length - 1 }];
   });
 }

@@ -76,7 +76,17 @@ export async function planVisits(tx: Tx, clientId: string, dates: readonly strin
 }
 
 async function hasRecords(tx: Tx, visitId: string): Promise<boolean> {
-  for (const table of ["photo", "restriction_grade", "listening", "session_event"])
+  for (const table of [
+    "photo",
+    "restriction_grade",
+    "listening",
+    "session_event",
+    "measurement",
+    "own_score",
+    "own_words",
+    "consent",
+    "screening_answer",
+  ])
     if (await tx(table).where({ visit_id: visitId }).first("visit_id")) return true;
   return false;
 }

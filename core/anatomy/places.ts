@@ -67,3 +67,16 @@ export function readPlace(text: string): Place | undefined {
         : null;
   return { region: found.region, side };
 }
+
+const sideWords = new Set(["left", "right", "both", "l", "r", "lt", "rt", "the", "my", "of", "in", "on", "at"]);
+
+/** What was typed, with the words that name a place or a side left out: "broken left wrist" is "broken". */
+export function withoutPlace(text: string): string {
+  const place = byLength.find(({ word }) => plain(text).includes(` ${word} `) || plain(text).includes(` ${word}s `));
+  const rest = place ? plain(text).replace(new RegExp(` ${place.word}s? `), " ") : plain(text);
+  return rest
+    .trim()
+    .split(" ")
+    .filter((word) => !sideWords.has(word))
+    .join(" ");
+}

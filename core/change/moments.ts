@@ -1,4 +1,5 @@
 import type { Moment } from "../findings/restriction";
+import { readByHand, type HandMeasurement } from "../measure/by-hand";
 import { readPhoto, type MarkedPhoto, type Reading } from "../measure/read-photo";
 
 export type PhotoAtVisit = MarkedPhoto & { ordinal: number; moment: Moment };
@@ -13,26 +14,34 @@ export type MomentReadings = {
 };
 
 /**
- * Pictures grouped by visit and moment in order of time, each with its metrics; unmarked moments are left out.
- * `read` may give readings that were taken before.
+ * Pictures and hand measurements grouped by visit and moment in order of time, each with its metrics; moments without
+ * any are left out. Where both say something about the same metric, the one with the smaller error counts. `read` may
+ * give readings that were taken before.
  */
 export function momentsOf<P extends PhotoAtVisit>(
   photos: readonly P[],
+  byHand: readonly HandMeasurement[] = [],
   read: (photo: P) => Reading[] = (photo) => readPhoto(photo),
 ): MomentReadings[] {
   const moments = new Map<string, MomentReadings>();
+  const momentOf = (ordinal: number, moment: Moment): MomentReadings => {
+    const key = `${ordinal}-${moment}`;
+    const found = moments.get(key) ?? { key, ordinal, moment, readings: [], photos: [] };
+    moments.set(key, found);
+    return found;
+  };
   for (const photo of photos) {
-    const key = `${photo.ordinal}-${photo.moment}`;
-    const moment = moments.get(key) ?? {
-      key,
-      ordinal: photo.ordinal,
-      moment: photo.moment,
-      readings: [],
-      photos: [],
-    };
+    const moment = momentOf(photo.ordinal, photo.moment);
     moment.photos.push(photo);
     moment.readings.push(...read(photo));
-    moments.set(key, moment);
+  }
+  for (const measured of byHand) {
+    const reading = readByHand(measured);
+    if (!reading) continue;
+    const { readings } = momentOf(measured.ordinal, measured.moment);
+    const there = readings.findIndex((each) => each.id === reading.id);
+    if (there < 0) readings.push(reading);
+    else if (reading.se < readings[there]!.se) readings[there] = reading;
   }
   return [...moments.values()]
     .filter((moment) => moment.readings.length > 0)

@@ -7,6 +7,7 @@ import {
   candidates,
   complaintOpen,
   dosed,
+  facing,
   isClosing,
   isLightBlock,
   isOpening,
@@ -54,6 +55,17 @@ export function greedyPlan(input: PlanInput): PlannedSession[] | undefined {
     const steps: Step[] = [];
     const used = new Set<Position>();
     const before = plan[s - 1];
+
+    const band = rulebook.frontBack * 2 * input.tableMinutes;
+    /** Minutes by which front and back differ over the last session and this one. */
+    const apart = (now: readonly Step[]) => {
+      const both = [...(s - 1 >= input.done.length ? before!.steps : []), ...now];
+      const on = (side: "front" | "back") =>
+        both
+          .filter((step) => facing(techniqueOf(step.technique)) === side)
+          .reduce((sum, step) => sum + minutesOf(step.minutes), 0);
+      return Math.abs(on("front") - on("back"));
+    };
 
     const doses = (technique: Technique, minutes: StepMinutes) =>
       items.map((item) => {
@@ -144,6 +156,7 @@ export function greedyPlan(input: PlanInput): PlannedSession[] | undefined {
         .filter((step) => proneOnly(techniqueOf(step.technique), s, input))
         .reduce((sum, step) => sum + minutesOf(step.minutes), 0);
       if (prone > proneMinutes) return false;
+      if (apart(trial.steps) > Math.max(band, apart(steps))) return false;
       return strain(trial, "thumb") <= input.thumbBudget && strain(trial, "fingers") <= rulebook.fingerBudget;
     };
     const take = (bundle: readonly Technique[]) => {

@@ -52,7 +52,7 @@ describe("the rule checker", () => {
       {},
     ],
     ["time", lawful, { tableMinutes: 40 }],
-    ["technique", lawful, { pressureCeiling: 3 }],
+    ["safety", lawful, { pressureCeiling: 3 }],
     ["hands", lawful, { thumbBudget: 1 }],
     ["complaint", lawful, { complaintRegion: "arm" }],
     ["locks", lawful, { locks: [{ session: 3, technique: "rise-slowly", kind: "leave-out" }] }],

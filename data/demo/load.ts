@@ -14,7 +14,17 @@ import { addPhoto } from "../photos";
 import { hashPassword } from "../practitioners";
 import { saveSeries } from "../series";
 import { appendEvents } from "../session-events";
-import { listVisits } from "../visits";
+import { listVisits, type Visit } from "../visits";
+import { textFor } from "../../core/consent/consent";
+import { readEntry } from "../../core/screening/entry";
+import { usualPreferences } from "../../core/screening/facts";
+import { questions } from "../../core/screening/questions";
+import { recordConsent } from "../consents";
+import { recordHistory } from "../history";
+import { saveOwnMeasure, saveOwnScore } from "../own-measures";
+import { savePreferences } from "../preferences";
+import { recordAnswer } from "../screening";
+import { toldBy, typedEntry } from "./told";
 import { restrictionsAt } from "./findings";
 import { madeBytes, madePhotos, madePlan } from "./made";
 import { password, people, practice, practitioners, ruben, type Person } from "./people";
@@ -66,11 +76,56 @@ async function loadPerson(tx: Tx, person: Person, today: string): Promise<void> 
         tenderness,
       });
   }
+  await loadTold(tx, person, visits, today);
   if (person.name.startsWith("Maribel"))
     for (const visit of visits.slice(0, 2)) {
       await saveListening(tx, visit.id, "before", heard(visit.ordinal, 0));
       await saveListening(tx, visit.id, "after", heard(visit.ordinal, 0.8));
     }
+}
+
+/** What the client told before the first visit, and how it was for them since. */
+async function loadTold(tx: Tx, person: Person, visits: readonly Visit[], today: string): Promise<void> {
+  const by = practitioners[0]!.name;
+  const told = toldBy(person);
+  const id = (name: string) => demoId(`${person.id} ${name}`);
+  for (const [i, entry] of told.history.entries()) {
+    const read = readEntry(typedEntry(entry), today, person.born);
+    if (read.errors) throw new Error(`demo history: ${JSON.stringify(read.errors)}`);
+    const key = { entryId: id(`entry ${i}`), versionId: id(`version ${i}`) };
+    await recordHistory(tx, person.id, { ...key, after: null, act: "told", body: read.body, why: "", by });
+  }
+  const first = visits[0]!.id;
+  for (const question of questions)
+    await recordAnswer(tx, person.id, {
+      id: id(`answer ${question.key}`),
+      question: question.key,
+      answer: "no",
+      visitId: first,
+      by,
+    });
+  for (const subject of told.consents) {
+    const { version, text } = textFor(subject);
+    await recordConsent(tx, person.id, {
+      id: id(`consent ${subject}`),
+      visitId: first,
+      subject,
+      given: true,
+      textVersion: version,
+      text,
+      signedBy: person.name,
+      signature: null,
+      by,
+    });
+  }
+  if (Object.keys(told.wishes).length > 0)
+    await savePreferences(tx, person.id, 0, { ...usualPreferences, ...told.wishes });
+  for (const { kind, name, scores } of told.scales) {
+    const measureId = id(`scale ${name}`);
+    await saveOwnMeasure(tx, person.id, { id: measureId, kind, name });
+    for (const [i, score] of scores.entries())
+      if (visits[i]) await saveOwnScore(tx, person.id, measureId, visits[i].id, score);
+  }
 }
 
 /** What hands may have felt: weakest at the head, freer after the work. */

@@ -9,14 +9,20 @@ import { depthOf } from "~core/anatomy/layers";
 import { ageOn } from "~core/client";
 import { keptBetween } from "~core/change/carry-over";
 import { templateOf } from "~core/series/template";
+import { isActive } from "~core/screening/outcome";
+import { questions } from "~core/screening/questions";
 import { momentsOfClient } from "~app/readings.server";
+import { dayOfVisit, judgedOf } from "~app/screening.server";
 import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
 import { getClient } from "~data/clients";
+import { answersOf } from "~data/screening";
 import { seriesOf } from "~data/series";
+import { CautionChips } from "./cautions/caution-chips";
 import { PathStrip } from "./path-strip";
 import type { StripVisit } from "./path-strip-layout";
+import { unsafeIn } from "./plan-input.server";
 import { visitOf } from "./workspace.server";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -26,13 +32,15 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx }) => {
+  return inSession(context, async ({ tx, practitioner }) => {
     const client = await getClient(tx, params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, request);
     const series = await seriesOf(tx, client.id);
     const moments = await momentsOfClient(tx, client.id);
     const template = series && templateOf(series.template);
     const current = visits.find((each) => each.status !== "closed");
+    const judged = await judgedOf(tx, client, practitioner);
+    const broken = new Set(unsafeIn(client, series, visits, judged).map((breach) => breach.session));
     const strip = visits.map((each): StripVisit => {
       const planned = template?.sessions[each.ordinal - 1];
       const kept = keptBetween(moments, each.ordinal - 1);
@@ -42,31 +50,55 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
         depth: planned ? depthOf(planned.ceiling) : 1,
         light: planned?.light ?? false,
         state: each.status === "closed" ? "done" : each === current ? "current" : "planned",
+        ...(broken.has(each.ordinal - 1) ? { broken: true } : {}),
         ...(kept === undefined ? {} : { kept: `kept ${Math.max(0, Math.round(kept * 100))}%` }),
       };
     });
-    return { client, age: ageOn(client.born, today()), visit, today: today(), strip };
+    const day = dayOfVisit(visit);
+    const answered = new Set((await answersOf(tx, client.id)).map((answer) => answer.question));
+    return {
+      client,
+      age: ageOn(client.born, today()),
+      visit,
+      today: today(),
+      strip,
+      cautions: judged.filter((caution) => caution.origin !== "setting" && isActive(caution, day)),
+      screened: questions.every((question) => answered.has(question.key)),
+    };
   });
 }
 
 const stages = [
   { name: "Overview", path: "" },
+  { name: "Intake", path: "intake", under: "intake" },
   { name: "Assess", path: "assess/stand", under: "assess" },
   { name: "Path", path: "path" },
   { name: "Sessions", path: "sessions" },
   { name: "Change", path: "change" },
 ];
 
-const assess = [
-  { name: "Stand", path: "assess/stand" },
-  { name: "Touch", path: "assess/touch" },
-  { name: "Listen", path: "assess/listen" },
-];
+/** Pages within a stage. */
+const parts: Record<string, { name: string; path: string }[]> = {
+  intake: [
+    { name: "History", path: "intake" },
+    { name: "Screening", path: "intake/screening" },
+    { name: "Consent", path: "intake/consent" },
+    { name: "Wishes", path: "intake/wishes" },
+    { name: "Own scales", path: "intake/scales" },
+  ],
+  assess: [
+    { name: "Stand", path: "assess/stand" },
+    { name: "Touch", path: "assess/touch" },
+    { name: "Listen", path: "assess/listen" },
+  ],
+};
 
-export default function ClientFrame({ loaderData: { client, age, visit, today, strip } }: Route.ComponentProps) {
+export default function ClientFrame({ loaderData }: Route.ComponentProps) {
+  const { client, age, visit, today, strip, cautions, screened } = loaderData;
   const { pathname, search } = useLocation();
   const base = `/clients/${client.id}`;
   const stage = pathname.slice(base.length + 1);
+  const [part] = Object.keys(parts).filter((each) => stage.startsWith(each));
   // Stand needs the height for the picture: there the strip gives way.
   const slim = useMatches().some((match) => (match.handle as { slim?: boolean } | undefined)?.slim);
   return (
@@ -102,6 +134,7 @@ export default function ClientFrame({ loaderData: { client, age, visit, today, s
               })}
             />
           </Tooltip>
+          <CautionChips clientId={client.id} cautions={cautions} screened={screened} today={today} />
           {client.archivedAt && <Chip label="Archived" sx={{ borderRadius: "6px" }} />}
           <Box sx={{ flex: 1 }} />
           <Button component={Link} to={`${base}/edit`} color="inherit" sx={{ color: "text.secondary" }}>
@@ -134,10 +167,10 @@ export default function ClientFrame({ loaderData: { client, age, visit, today, s
           })}
         </Box>
       </Box>
-      {stage.startsWith("assess") && (
+      {part && (
         <Box
           component="nav"
-          aria-label="Assess"
+          aria-label={stages.find((each) => each.under === part)!.name}
           sx={(t) => ({
             display: "flex",
             gap: 3.5,
@@ -145,11 +178,12 @@ export default function ClientFrame({ loaderData: { client, age, visit, today, s
             borderTop: `1px solid ${t.tokens.line}`,
           })}
         >
-          {assess.map(({ name, path }) => (
+          {parts[part]!.map(({ name, path }) => (
             <Box
               key={name}
               component={NavLink}
               to={`${base}/${path}${search}`}
+              end
               sx={(t) => ({
                 py: 1,
                 fontSize: 14.5,

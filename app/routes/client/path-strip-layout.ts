@@ -7,6 +7,8 @@ export type StripVisit = {
   light: boolean;
   state: "done" | "current" | "planned";
   kept?: string;
+  /** The planned session breaks a caution. */
+  broken?: boolean;
 };
 export type StripNode = StripVisit & { x: number; y: number };
 

@@ -60,7 +60,7 @@ export function PathStrip({ visits, shown }: { visits: readonly StripVisit[]; sh
               <Link
                 to={`${pathname}?visit=${node.ordinal}`}
                 preventScrollReset
-                aria-label={`Visit ${node.ordinal}, ${node.name}, ${stateWord[node.state]}${node.light ? ", light touch" : ""}`}
+                aria-label={`Visit ${node.ordinal}, ${node.name}, ${stateWord[node.state]}${node.light ? ", light touch" : ""}${node.broken ? ", breaks a caution" : ""}`}
                 aria-current={node.ordinal === shown ? "step" : undefined}
               >
                 <circle cx={node.x} cy={node.y} r={20} fill="transparent" />
@@ -87,6 +87,14 @@ export function PathStrip({ visits, shown }: { visits: readonly StripVisit[]; sh
                     stroke={node.state === "planned" ? tokens.inkSoft : colour}
                     strokeWidth={1.8}
                   />
+                )}
+                {node.broken && (
+                  <g transform={`translate(${node.x + 17} ${node.y - 5})`}>
+                    <path d="M0 -8 L8 6 L-8 6 Z" fill={tokens.amberWash} stroke={tokens.amber} strokeWidth={1.5} />
+                    <text y={5} textAnchor="middle" fontSize={10} fontWeight={750} fill={tokens.amber}>
+                      !
+                    </text>
+                  </g>
                 )}
                 <text
                   x={node.x}

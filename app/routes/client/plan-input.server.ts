@@ -2,6 +2,9 @@ import { targetsFrom } from "~core/reading/targets";
 import { tableMinutesOf, type PlanInput, type PlannedSession, type Target } from "~core/series/plan";
 import { sessionDays } from "~core/series/dates";
 import { templateOf } from "~core/series/template";
+import { unsafe, type Breach } from "~core/series/rules";
+import type { IsoDay } from "~core/days";
+import type { Judged } from "~core/screening/outcome";
 import { foldRun } from "~core/session/fold";
 import { workedSession } from "~core/session/worked";
 import type { Client } from "~core/client";
@@ -68,4 +71,38 @@ export async function planInputOf(
     days: sessionDays(worked, settings, templateOf(template).sessions.length),
     done,
   };
+}
+
+/** The safety rules a stored plan breaks in the sessions still to come. `session` takes place on `on` when given. */
+export function unsafeIn(
+  client: Client,
+  series: Series | undefined,
+  visits: readonly Visit[],
+  judged: readonly Judged[],
+  moved?: { session: number; on: IsoDay },
+): Breach[] {
+  if (!series?.plan) return [];
+  const closed = visits.findIndex((visit) => visit.status !== "closed");
+  const done = series.plan.sessions.slice(0, closed < 0 ? visits.length : closed);
+  const { sessions } = templateOf(series.template);
+  const days = sessionDays(
+    visits.slice(0, done.length).map((visit) => visit.onDate),
+    series.settings,
+    sessions.length,
+  ).map((day, s) => (s === moved?.session ? moved.on : day));
+  return unsafe(
+    {
+      template: series.template,
+      tableMinutes: tableMinutesOf(series.settings.bookedMinutes),
+      targets: [],
+      complaintRegion: client.complaintRegion,
+      pressureCeiling: client.pressureCeiling,
+      thumbBudget: series.settings.thumbBudget,
+      cautions: judged.filter((caution) => !caution.decided),
+      days,
+      locks: [],
+      done,
+    },
+    series.plan.sessions,
+  );
 }

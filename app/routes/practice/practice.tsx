@@ -3,6 +3,12 @@ import Typography from "@mui/material/Typography";
 import { useTheme } from "@mui/material/styles";
 import { addWeeks, format, parseISO, startOfWeek } from "date-fns";
 import type { Route } from "./+types/practice";
+import { data } from "react-router";
+import { boolean, number, object, string } from "yup";
+import { usualSchool, type School } from "~core/screening/facts";
+import { saveSettings } from "~data/practitioners";
+import { validate } from "~app/validation";
+import { SchoolForm } from "./school-form";
 import { landmarks } from "~core/anatomy/landmarks";
 import { usualPrecision } from "~core/measure/propagate";
 import { strain } from "~core/series/score";
@@ -26,7 +32,7 @@ const partName = {
 } as const;
 
 export function loader({ context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx }) => {
+  return inSession(context, async ({ tx, practitioner }) => {
     const start = addWeeks(startOfWeek(parseISO(today()), { weekStartsOn: 1 }), 1 - weeks);
     const visits = await visitsBetween(tx, format(start, "yyyy-MM-dd"), today());
     const load = parts.map(() => Array.from({ length: weeks }, () => 0));
@@ -40,14 +46,44 @@ export function loader({ context }: Route.LoaderArgs) {
       });
     }
     return {
+      school: { ...usualSchool, ...practitioner.settings.school },
       load: load.map((row) => row.map((value) => Math.round(value))),
       weeks: Array.from({ length: weeks }, (_, i) => format(addWeeks(start, i), "d MMM")),
     };
   });
 }
 
+const seconds = (name: string) =>
+  number()
+    .typeError(`${name}: type a number of seconds.`)
+    .required(`${name}: type a number of seconds.`)
+    .integer(`${name}: whole seconds, got \${value}.`)
+    .min(5, `${name}: at least 5 s, got \${value}.`)
+    .max(180, `${name}: at most 180 s, got \${value}.`);
+const schoolSchema = object({
+  pressureCeiling: number().integer().min(1).max(10).required(),
+  hold: object({ least: seconds("Shortest hold"), most: seconds("Longest hold") })
+    .required()
+    .test("order", "Longest hold: it is shorter than the shortest.", (hold) => hold.least <= hold.most),
+  oil: boolean().required(),
+  wax: boolean().required(),
+  way: string<School["way"]>().oneOf(["direct", "indirect", "both"]).required(),
+  withoutElbow: boolean().required(),
+  withoutThumb: boolean().required(),
+});
+
+/** Saves how the practitioner works. */
+export function action({ request, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx, practitioner }) => {
+    const { value, errors } = await validate(schoolSchema, await request.json());
+    if (errors) return data({ errors }, { status: 400 });
+    await saveSettings(tx, practitioner.id, { ...practitioner.settings, school: value });
+    return { ok: true };
+  });
+}
+
 /** Your own hands over the weeks, from the run sheets, and how sure your marking is taken to be. */
-export default function Practice({ loaderData: { load, weeks } }: Route.ComponentProps) {
+export default function Practice({ loaderData: { load, weeks, school } }: Route.ComponentProps) {
   const { tokens } = useTheme();
   const most = Math.max(1, ...load.flat());
   const none = load.flat().every((value) => value === 0);
@@ -110,7 +146,10 @@ export default function Practice({ loaderData: { load, weeks } }: Route.Componen
           )}
         </Box>
         <Box>
-          <Typography variant="h2">How sure marking is taken to be</Typography>
+          <SchoolForm stored={school} />
+          <Typography variant="h2" sx={{ mt: 5 }}>
+            How sure marking is taken to be
+          </Typography>
           <Typography sx={{ color: "text.secondary", mb: 1 }}>
             Standard deviations the errors are computed from: common practice, not yet your own. Pointing ±
             {usualPrecision.pointingPx} px; camera distance ±{usualPrecision.cameraDistance} mm, lens height ±

@@ -3,12 +3,14 @@ import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useMemo, useState, type ComponentProps } from "react";
 import { Link } from "react-router";
 import { behind, foldRun, holdOf, plannedLeft } from "~core/session/fold";
 import type { RunStep, SessionEvent } from "~core/session/events";
+import type { Cues } from "~core/session/cues";
 import { techniqueOf } from "~core/techniques/catalogue";
 import { positionName } from "~core/techniques/technique";
+import { BeforeStart } from "./before-start";
 import { HoldRing } from "./hold-ring";
 import { RunBar } from "./run-bar";
 import { useEvents } from "./use-events";
@@ -25,14 +27,21 @@ export function RunSheet({
   title,
   steps,
   events: stored,
+  cautions,
+  pauseWord,
+  cues,
+  ...before
 }: {
   visit: { id: string; ordinal: number; status: string };
   client: { id: string; name: string; pressureCeiling: number };
   title: string;
   steps: readonly RunStep[];
   events: readonly SessionEvent[];
-}) {
-  const { events, add, online, unsent } = useEvents(visit.id, stored);
+  cautions: readonly string[];
+  pauseWord: string;
+  cues: Record<string, Cues>;
+} & Pick<ComponentProps<typeof BeforeStart>, "asked" | "leftOut" | "obstacles" | "rescreened">) {
+  const { events, add, online, unsent, refused } = useEvents(visit.id, stored);
   const state = useMemo(() => foldRun(events), [events]);
   const [now, setNow] = useState<number | undefined>();
   const [noting, setNoting] = useState(false);
@@ -57,6 +66,7 @@ export function RunSheet({
     };
   }, []);
 
+  const blocked = state.phase === "not started" && before.obstacles.length > 0;
   const step = state.current;
   const atEnd = state.phase === "running" && step >= state.steps.length;
   const open = state.phase === "running" || state.phase === "paused";
@@ -70,7 +80,7 @@ export function RunSheet({
     const onKey = (event: KeyboardEvent) => {
       if (noting || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
       if (event.key === "ArrowRight" || event.key === "PageDown") {
-        if (state.phase !== "finished") next();
+        if (state.phase !== "finished" && !blocked) next();
       } else if (!open) return;
       else if (event.key === "ArrowLeft" || event.key === "PageUp") add({ kind: "back", body: { step } });
       else if (event.key.toLowerCase() === "s") add({ kind: "skip", body: { step } });
@@ -86,6 +96,8 @@ export function RunSheet({
   const current = state.steps[step];
   const technique = current && techniqueOf(current.technique);
   const stepState = state.states[step];
+  const cue = current && cues[current.technique];
+  const cap = cue?.cap ?? Math.min(technique?.pressure ?? 10, client.pressureCeiling);
   const late = state.startedAt && now ? behind(state, now) : 0;
   const left =
     state.phase === "not started" ? steps.reduce((sum, each) => sum + each.planned, 0) : plannedLeft(state, clock);
@@ -108,7 +120,18 @@ export function RunSheet({
           {title && `, ${title.toLowerCase()}`}
         </Typography>
         <Typography sx={{ fontSize: 22, color: "text.secondary" }}>{client.name}</Typography>
-        <Typography sx={{ fontSize: 22, color: "warning.main" }}>pressure up to {client.pressureCeiling}</Typography>
+        <Typography sx={{ fontSize: 22, color: "warning.main" }}>
+          {[
+            ...(pauseWord ? [] : cautions.slice(0, 2)),
+            ...cautions.filter((title) => pauseWord && !title.startsWith("Pause word")).slice(0, 2),
+            `pressure up to ${client.pressureCeiling}`,
+          ].join(" · ")}
+        </Typography>
+        {pauseWord && (
+          <Typography sx={{ fontSize: 22, color: "warning.main", fontWeight: 700 }}>
+            pause word “{pauseWord}”
+          </Typography>
+        )}
         <Box sx={{ flex: 1 }} />
         <Typography sx={{ fontSize: 22, color: "text.secondary" }} suppressHydrationWarning>
           {words(left)} left
@@ -125,6 +148,11 @@ export function RunSheet({
         )}
       </Box>
 
+      {refused && (
+        <Typography role="alert" sx={{ fontSize: 24, mt: 2, color: "warning.main" }}>
+          The session was not started: {refused}
+        </Typography>
+      )}
       <Box
         sx={{
           flex: 1,
@@ -136,25 +164,7 @@ export function RunSheet({
         }}
       >
         {state.phase === "not started" ? (
-          <Box sx={{ gridColumn: "1 / -1" }}>
-            <Typography sx={{ fontFamily: "h1.fontFamily", fontWeight: 700, fontSize: 52, lineHeight: 1.1 }}>
-              {steps.length} things to do
-            </Typography>
-            <Typography sx={{ fontSize: 24, mt: 2, color: "text.secondary" }}>
-              The clock starts when you do. Four keys do everything: right arrow goes on, left arrow back, S skips, N
-              takes a note.
-            </Typography>
-            <Box
-              component="ol"
-              sx={{ mt: 3, pl: 0, listStyle: "none", columns: { md: 3 }, columnGap: 6, fontSize: 22 }}
-            >
-              {[...new Set(steps.map((each) => each.technique))].map((key) => (
-                <Box component="li" key={key} sx={{ py: 0.4, breakInside: "avoid" }}>
-                  {techniqueOf(key).name}
-                </Box>
-              ))}
-            </Box>
-          </Box>
+          <BeforeStart visit={visit} clientId={client.id} steps={steps} {...before} />
         ) : state.phase === "finished" || !current || !technique ? (
           <Box sx={{ gridColumn: "1 / -1", maxWidth: 760 }}>
             <Typography sx={{ fontFamily: "h1.fontFamily", fontWeight: 700, fontSize: 52, lineHeight: 1.1 }}>
@@ -210,9 +220,24 @@ export function RunSheet({
               </Typography>
               <Typography sx={{ fontSize: 26, lineHeight: 1.35 }}>{technique.what}</Typography>
               <Typography sx={{ fontSize: 22, mt: 1.5, color: "text.secondary" }}>
-                Up to {Math.min(technique.pressure, client.pressureCeiling)} of 10. Stop when {technique.stopWhen}.
-                {technique.consent ? " Ask first: sensitive area." : ""}
+                {cue?.capBy ? "" : `Up to ${cap} of 10. `}Stop when {technique.stopWhen}.
+                {cue?.hold ? ` ${cue.hold}.` : ""}
               </Typography>
+              {cue && (cue.capBy || cue.mind.length > 0) && (
+                <Typography sx={{ fontSize: 24, mt: 1, color: "warning.main", fontWeight: 700 }}>
+                  {[
+                    cue.capBy ? `Only up to ${cue.cap} of 10: ${cue.capBy.toLowerCase()}.` : "",
+                    ...cue.mind.map((each) => `${each}.`),
+                  ]
+                    .filter(Boolean)
+                    .join(" ")}
+                </Typography>
+              )}
+              {cue && cue.clear.length > 0 && (
+                <Typography sx={{ fontSize: 22, mt: 1, color: "text.secondary" }}>
+                  Stay clear of: {cue.clear.join(", ")}.
+                </Typography>
+              )}
               {stepState && stepState.notes.length > 0 && (
                 <Typography sx={{ fontSize: 22, mt: 1 }}>Noted: {stepState.notes.join("; ")}</Typography>
               )}
@@ -225,7 +250,7 @@ export function RunSheet({
             />
             <Answers
               state={stepState}
-              ceiling={client.pressureCeiling}
+              ceiling={cue?.capBy ? cap : client.pressureCeiling}
               pressure={(value) => add({ kind: "pressure", body: { step, value } })}
               direction={(towards) => add({ kind: "direction", body: { step, towards } })}
             />
@@ -238,6 +263,7 @@ export function RunSheet({
           <Button
             variant="contained"
             onClick={next}
+            disabled={blocked || (state.phase === "not started" && steps.length === 0)}
             sx={{ ...big, flex: 1.7, minWidth: 240 }}
             aria-keyshortcuts="ArrowRight"
           >

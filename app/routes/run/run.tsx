@@ -1,10 +1,23 @@
-import { redirect } from "react-router";
+import { data, redirect } from "react-router";
+import { boolean, object, string } from "yup";
 import type { Route } from "./+types/run";
-import { runSteps } from "~core/session/events";
-import { inOrder } from "~core/findings/restriction";
+import { consentSchema } from "~app/routes/client/intake/consent/consent-form";
+import { textFor, type Subject } from "~core/consent/consent";
+import { usualSchool } from "~core/screening/facts";
+import { acting } from "~core/screening/outcome";
+import { rescreen } from "~core/screening/questions";
+import { cuesFor } from "~core/session/cues";
+import { tableList } from "~core/session/table-list";
+import { techniqueOf } from "~core/techniques/catalogue";
+import { obstaclesOf } from "~app/may-start.server";
+import { judgedOf } from "~app/screening.server";
 import { inSession, signedIn } from "~app/session.server";
+import { today } from "~app/today.server";
+import { validate } from "~app/validation";
 import { getClient } from "~data/clients";
-import { restrictionsOf } from "~data/findings";
+import { consentsOf, recordConsent } from "~data/consents";
+import { preferencesOf } from "~data/preferences";
+import { answersOf, recordAnswer } from "~data/screening";
 import { seriesOf } from "~data/series";
 import { eventsOf } from "~data/session-events";
 import { getVisit } from "~data/visits";
@@ -24,16 +37,71 @@ export function loader({ params, context }: Route.LoaderArgs) {
     const events = await eventsOf(tx, visit.id);
     if (events.length === 0 && (!planned || visit.status === "closed"))
       throw redirect(`/clients/${client.id}/sessions?visit=${visit.ordinal}`);
-    const restrictions = await restrictionsOf(tx, client.id);
+    const cautions = acting(await judgedOf(tx, client, practitioner), today());
+    const school = { ...usualSchool, ...practitioner.settings.school };
+    const list = tableList(planned ?? { steps: [] }, await consentsOf(tx, client.id), visit.id);
+    const started = events.find((event) => event.kind === "started");
+    const techniques = new Set([...list.steps, ...(started?.body.steps ?? [])].map((step) => step.technique));
+    const answered = (await answersOf(tx, client.id)).filter((each) => each.visitId === visit.id);
     return {
       practitioner: { settings: practitioner.settings },
       visit,
       client: { id: client.id, name: client.name.split(" ")[0]!, pressureCeiling: client.pressureCeiling },
       title: series ? (templateOf(series.template).sessions[visit.ordinal - 1]?.name ?? "") : "",
-      steps: planned ? runSteps(planned) : [],
+      ...list,
       events,
-      tender: restrictions.filter((each) => (inOrder(each.grades).at(-1)?.tenderness ?? 0) >= 4).length,
+      obstacles: started ? [] : await obstaclesOf(tx, client, visit, practitioner),
+      rescreened: rescreen.every((question) => answered.some((each) => each.question === question.key)),
+      pauseWord: (await preferencesOf(tx, client.id)).pauseWord,
+      cautions: [...new Set(cautions.filter((each) => each.origin !== "setting").map((each) => each.title))],
+      cues: Object.fromEntries(
+        [...techniques].map((key) => [key, cuesFor(techniqueOf(key), cautions, client.pressureCeiling, school)]),
+      ),
     };
+  });
+}
+
+const agreedSchema = object({
+  id: string().uuid().required(),
+  subject: string<Subject>().required(),
+  given: boolean().required(),
+});
+
+/** What is asked at the table before the clock starts: agreement for today, and whether anything changed. */
+export function action({ request, params, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx, practitioner }) => {
+    const visit = await getVisit(tx, params.visitId);
+    const client = await getClient(tx, visit.clientId);
+    const body = (await request.json()) as { intent?: string };
+    if (body.intent === "nothing-changed") {
+      const { value, errors } = await validate(object({ id: string().uuid().required() }), body);
+      if (errors) return data({ errors }, { status: 400 });
+      for (const [i, question] of rescreen.entries())
+        await recordAnswer(tx, client.id, {
+          // one id per question, so that the same press sent twice is one answer each
+          id: `${value.id.slice(0, -2)}${String(i).padStart(2, "0")}`,
+          question: question.key,
+          answer: "no",
+          visitId: visit.id,
+          by: practitioner.name,
+        });
+      return { ok: true };
+    }
+    const { value, errors } = await validate(agreedSchema, body);
+    if (errors) return data({ errors }, { status: 400 });
+    const checked = await validate(consentSchema, { ...value, visitId: visit.id, signedBy: client.name });
+    if (checked.errors) return data({ errors: checked.errors }, { status: 400 });
+    const { version, text } = textFor(value.subject);
+    await recordConsent(tx, client.id, {
+      ...value,
+      visitId: visit.id,
+      textVersion: version,
+      text,
+      signedBy: client.name,
+      signature: null,
+      by: practitioner.name,
+    });
+    return { ok: true };
   });
 }
 

@@ -23,6 +23,7 @@ export function useEvents(visitId: string, stored: readonly SessionEvent[]) {
   const [outbox, setOutbox] = useState<SessionEvent[]>([]);
   const [confirmed, setConfirmed] = useState<readonly SessionEvent[]>(stored);
   const [online, setOnline] = useState(true);
+  const [refused, setRefused] = useState<string | undefined>();
   const busy = useRef(false);
   const again = useRef<number | undefined>(undefined);
   const queue = useRef<SessionEvent[]>([]);
@@ -38,8 +39,17 @@ export function useEvents(visitId: string, stored: readonly SessionEvent[]) {
         body: JSON.stringify(batch),
       });
       // Only what the server names as stored may be let go of: a sign-in page is an answer too.
-      const { stored: names } = (await response.json()) as { stored: string[] };
-      const sent = new Set(names);
+      const answer = (await response.json()) as { stored: string[] } | { refused: string[]; reason: string };
+      // a refused start never happened, nor did anything that was pressed after it
+      if ("refused" in answer) {
+        queue.current = [];
+        localStorage.removeItem(key(visitId));
+        setOutbox([]);
+        setRefused(answer.reason);
+        setOnline(true);
+        return;
+      }
+      const sent = new Set(answer.stored);
       queue.current = queue.current.filter((event) => !sent.has(event.id));
       localStorage.setItem(key(visitId), JSON.stringify(queue.current));
       setConfirmed((known) => [...known, ...batch.filter((event) => sent.has(event.id))]);
@@ -79,5 +89,5 @@ export function useEvents(visitId: string, stored: readonly SessionEvent[]) {
     const seen = new Set<string>();
     return [...confirmed, ...outbox].filter((event) => !seen.has(event.id) && seen.add(event.id));
   }, [confirmed, outbox]);
-  return { events, add, online, unsent: outbox.length };
+  return { events, add, online, unsent: outbox.length, refused };
 }

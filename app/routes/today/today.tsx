@@ -11,6 +11,8 @@ import { formatSigned, unitSign } from "~core/measure/format";
 import { sessionMinutes } from "~core/series/plan";
 import { strain } from "~core/series/score";
 import { templateOf } from "~core/series/template";
+import { acting } from "~core/screening/outcome";
+import { judgedOf } from "~app/screening.server";
 import { momentsOfClient } from "~app/readings.server";
 import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
@@ -53,6 +55,13 @@ export function loader({ context }: Route.LoaderArgs) {
         name: client.name,
         occupation: client.occupation,
         pressureCeiling: client.pressureCeiling,
+        cautions: [
+          ...new Set(
+            acting(await judgedOf(tx, client, practitioner), visit.onDate > day ? visit.onDate : day)
+              .filter((caution) => caution.origin !== "setting")
+              .map((caution) => (caution.kind === "refer" ? `Stop: ${caution.title}` : caution.title)),
+          ),
+        ],
         for: template ? `${template.name}. ${template.intent}` : client.complaint,
         minutes: planned ? Math.round(sessionMinutes(planned)) : null,
         thumbs: planned ? strain(planned, "thumb") : 0,
@@ -167,7 +176,7 @@ export default function Today({ loaderData: { day, briefs, unfinished, name } }:
                   {brief.occupation && ", "}visit {brief.ordinal}
                 </Typography>
                 <Typography sx={(t) => ({ color: t.tokens.amber, fontSize: 14.5 })}>
-                  Pressure up to {brief.pressureCeiling}
+                  {[...brief.cautions, `pressure up to ${brief.pressureCeiling}`].join(" · ")}
                 </Typography>
               </Box>
               <Box>

@@ -19,6 +19,7 @@ import { changeColour } from "~app/ui/change-colour";
 import { Empty } from "~app/ui/page";
 import { getClient } from "~data/clients";
 import { restrictionsOf } from "~data/findings";
+import { measurementsOf } from "~data/measurements";
 import { photosOfClient } from "~data/photos";
 import { changeBar, stancePaths } from "./change-layout";
 import { summarise } from "~core/change/summary";
@@ -31,6 +32,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
       clientId: client.id,
       ordinal: visit.ordinal,
       photos: await photosOfClient(tx, client.id),
+      byHand: await measurementsOf(tx, client.id),
       restrictions: await restrictionsOf(tx, client.id),
     };
   });
@@ -38,9 +40,11 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
 
 const momentName = (moment: MomentReadings) => `${moment.moment} visit ${moment.ordinal}`;
 
-export default function Change({ loaderData: { clientId, ordinal, photos, restrictions } }: Route.ComponentProps) {
+export default function Change({
+  loaderData: { clientId, ordinal, photos, byHand, restrictions },
+}: Route.ComponentProps) {
   const [params, setParams] = useSearchParams();
-  const moments = momentsOf(photos);
+  const moments = momentsOf(photos, byHand);
   if (moments.length < 2)
     return (
       <Box sx={{ p: 3 }}>

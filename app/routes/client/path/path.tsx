@@ -4,16 +4,19 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { randomUUID } from "node:crypto";
 import { useCallback, useState } from "react";
-import { data, useFetcher } from "react-router";
+import { data, Link, useFetcher } from "react-router";
 import type { Route } from "./+types/path";
-import { tableMinutesOf, type Lock, type Plan, type PlannedSession } from "~core/series/plan";
+import { tableMinutesOf, type Lock, type Plan, type PlanInput, type PlannedSession } from "~core/series/plan";
 import { breaches } from "~core/series/rules";
 import { scoreOf } from "~core/series/score";
-import { seriesDates } from "~core/series/dates";
+import { seriesDates, sessionDays } from "~core/series/dates";
+import { isActive } from "~core/screening/outcome";
 import { templateOf } from "~core/series/template";
 import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
-import { planInputOf } from "~app/routes/client/plan-input.server";
+import { judgedOf } from "~app/screening.server";
+import { shortDay } from "~app/ui/dates";
+import { planInputOf, unsafeIn } from "~app/routes/client/plan-input.server";
 import { Empty } from "~app/ui/page";
 import { validate, type FieldErrors } from "~app/validation";
 import { getClient } from "~data/clients";
@@ -45,6 +48,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
     const template = series?.template ?? "ten-step";
     const input = await planInputOf(tx, client, series, template, settings, practitioner);
     const current = visits.find((visit) => visit.status !== "closed");
+    const judged = await judgedOf(tx, client, practitioner);
     return {
       seriesId: series?.id ?? randomUUID(),
       version: series?.version ?? 0,
@@ -53,9 +57,22 @@ export function loader({ params, context }: Route.LoaderArgs) {
       plan: series?.plan ?? null,
       input,
       current: (current?.ordinal ?? visits.length + 1) - 1,
+      broken: unsafeIn(client, series, visits, judged).map(({ session, sentence }) => ({ session, sentence })),
+      refer: referring(input),
     };
   });
 }
+
+/** Why nothing may be planned: cautions that refer on a day still to come. */
+const referring = (input: PlanInput): string[] =>
+  input.cautions
+    .filter(
+      (caution) =>
+        caution.kind === "refer" && input.days.slice(input.done.length).some((day) => isActive(caution, day)),
+    )
+    .map(
+      (caution) => `${caution.title}: ${caution.reason}${caution.until ? ` Until ${shortDay(caution.until)}.` : ""}`,
+    );
 
 export function action({ request, params, context }: Route.ActionArgs) {
   return inSession(context, async ({ tx, practitioner }) => {
@@ -71,6 +88,8 @@ export function action({ request, params, context }: Route.ActionArgs) {
       if (checked.errors) return data({ errors: checked.errors }, { status: 400 });
       // The server trusts no solver: its own findings, its own rules, its own arithmetic.
       const input = await planInputOf(tx, client, stored, series.value.template, settings, practitioner);
+      const refer = referring(input);
+      if (refer.length > 0) return data({ breaches: refer }, { status: 422 });
       const sessions = [...input.done, ...(checked.value.sessions as PlannedSession[]).slice(input.done.length)];
       const broken = breaches(input, sessions);
       if (broken.length > 0) return data({ breaches: broken.map((breach) => breach.sentence) }, { status: 422 });
@@ -101,8 +120,8 @@ export function action({ request, params, context }: Route.ActionArgs) {
   });
 }
 
-export default function Path({ loaderData }: Route.ComponentProps) {
-  const { input, settings, template, seriesId, version, current } = loaderData;
+export default function Path({ loaderData, params: { clientId } }: Route.ComponentProps) {
+  const { input, settings, template, seriesId, version, current, broken, refer } = loaderData;
   const [editing, setEditing] = useState(false);
   const [session, setSession] = useState(Math.min(current, templateOf(template).sessions.length - 1));
   const [step, setStep] = useState<string | undefined>();
@@ -125,6 +144,11 @@ export default function Path({ loaderData }: Route.ComponentProps) {
         thumbBudget: next.settings.thumbBudget,
         tableMinutes: tableMinutesOf(next.settings.bookedMinutes),
         locks: next.settings.locks,
+        days: sessionDays(
+          input.days.slice(0, input.done.length),
+          next.settings,
+          templateOf(next.template).sessions.length,
+        ),
       },
       (plan) => save(next, plan),
     );
@@ -137,6 +161,7 @@ export default function Path({ loaderData }: Route.ComponentProps) {
   // While solving, the best plan so far is shown; afterwards the one that was saved.
   const plan = solver.state.kind === "solving" && solver.state.plan ? solver.state.plan : loaderData.plan;
   const answer = saver.data;
+  const brokenSessions = [...new Set(broken.map((each) => each.session))];
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", lg: "minmax(0, 1fr) 352px" } }}>
       <Box sx={{ p: { xs: 2, sm: 3 }, pt: 2, minWidth: 0 }}>
@@ -150,12 +175,38 @@ export default function Path({ loaderData }: Route.ComponentProps) {
           </Button>
           <Button
             variant="contained"
-            disabled={solver.state.kind === "solving" || saver.state !== "idle"}
+            disabled={solver.state.kind === "solving" || saver.state !== "idle" || refer.length > 0}
             onClick={() => solveWith({ template, settings })}
           >
             {plan ? "Solve again" : "Solve the series"}
           </Button>
         </Box>
+        {refer.length > 0 && (
+          <Alert severity="error" sx={{ mb: 2 }}>
+            Nothing is planned and no session starts until a clearance is recorded. {refer.join(" ")}{" "}
+            <Link to={`/clients/${clientId}/intake/screening`}>Go to screening</Link>
+          </Alert>
+        )}
+        {refer.length === 0 && broken.length > 0 && solver.state.kind !== "solving" && (
+          <Alert
+            severity="warning"
+            sx={{ mb: 2 }}
+            action={
+              <Button
+                color="inherit"
+                disabled={saver.state !== "idle"}
+                onClick={() => solveWith({ template, settings })}
+              >
+                Solve again within the cautions
+              </Button>
+            }
+          >
+            {brokenSessions.length === 1 ? "Session" : "Sessions"} {brokenSessions.map((each) => each + 1).join(", ")}{" "}
+            {brokenSessions.length === 1 ? "breaks" : "break"} a caution that was not there when the series was solved.
+            They do not start as they are. {broken[0]!.sentence}
+            {broken.length > 1 && ` And ${broken.length - 1} more.`}
+          </Alert>
+        )}
         <Solving state={solver.state} cancel={solver.cancel} />
         {answer?.breaches && (
           <Alert severity="error" sx={{ mb: 2 }}>
@@ -180,6 +231,7 @@ export default function Path({ loaderData }: Route.ComponentProps) {
             sessions={plan.sessions}
             chosen={session}
             current={current}
+            broken={plan === loaderData.plan ? brokenSessions : []}
             choose={(next, first) => {
               setSession(next);
               setStep(first);
@@ -217,6 +269,7 @@ export default function Path({ loaderData }: Route.ComponentProps) {
             setLock={setLock}
             busy={solver.state.kind === "solving"}
             done={session < input.done.length}
+            broken={broken.filter((each) => each.session === session).map((each) => each.sentence)}
           />
         ) : (
           <Typography sx={{ color: "text.secondary" }}>

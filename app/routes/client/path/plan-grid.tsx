@@ -20,6 +20,7 @@ export function PlanGrid({
   sessions,
   chosen,
   current,
+  broken,
   choose,
 }: {
   input: PlanInput;
@@ -27,6 +28,8 @@ export function PlanGrid({
   sessions: readonly PlannedSession[];
   chosen: number;
   current: number;
+  /** Sessions that break a caution as they stand. */
+  broken: readonly number[];
   choose: (session: number, step: string | undefined) => void;
 }) {
   const { tokens } = useTheme();
@@ -64,7 +67,7 @@ export function PlanGrid({
               role="button"
               tabIndex={0}
               aria-pressed={s === chosen}
-              aria-label={`Session ${s + 1}, ${names[s]?.name}, ${Math.round(minutes)} of ${input.tableMinutes} minutes, ${session.steps.length} steps`}
+              aria-label={`Session ${s + 1}, ${names[s]?.name}, ${Math.round(minutes)} of ${input.tableMinutes} minutes, ${session.steps.length} steps${broken.includes(s) ? ", breaks a caution" : ""}`}
               style={{ cursor: "pointer" }}
               onClick={() => choose(s, undefined)}
               onKeyDown={(event) => (event.key === "Enter" || event.key === " ") && choose(s, undefined)}
@@ -84,6 +87,14 @@ export function PlanGrid({
               <text x={x(s)} y={31} textAnchor="middle" fontSize={11} fill={tokens.inkSoft}>
                 {names[s]?.name}
               </text>
+              {broken.includes(s) && (
+                <g transform={`translate(${x(s) + 15} 10)`}>
+                  <path d="M0 -8 L8 6 L-8 6 Z" fill={tokens.amberWash} stroke={tokens.amber} strokeWidth={1.5} />
+                  <text y={5} textAnchor="middle" fontSize={10} fontWeight={750} fill={tokens.amber}>
+                    !
+                  </text>
+                </g>
+              )}
               <rect x={x(s) - barWidth / 2} y={38} width={barWidth} height={4.5} rx={2} fill={tokens.line} />
               <rect x={x(s) - barWidth / 2} y={38} width={barWidth * share} height={4.5} rx={2} fill={tokens.inkSoft} />
               <text x={x(s)} y={56} textAnchor="middle" fontSize={11} fill={tokens.inkSoft}>

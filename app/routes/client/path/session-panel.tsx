@@ -4,9 +4,10 @@ import Typography from "@mui/material/Typography";
 import { layerName } from "~core/anatomy/layers";
 import { techniqueOf } from "~core/techniques/catalogue";
 import { positionName } from "~core/techniques/technique";
-import { whyStep, withoutStep } from "~core/series/explain";
+import { cautionsOnStep, heldBack, whyStep, withoutStep } from "~core/series/explain";
 import { minutesOf, sessionMinutes, type Lock, type Plan, type PlanInput, type Step } from "~core/series/plan";
 import { turnsIn } from "~core/series/order";
+import { verdictIn } from "~core/series/rulebook";
 import { strain } from "~core/series/score";
 import { templateOf } from "~core/series/template";
 
@@ -29,6 +30,7 @@ export function SessionPanel({
   setLock,
   busy,
   done,
+  broken,
 }: {
   input: PlanInput;
   template: string;
@@ -40,10 +42,13 @@ export function SessionPanel({
   setLock: (technique: string, kind: Lock["kind"] | null) => void;
   busy: boolean;
   done: boolean;
+  /** Cautions the session breaks as it stands. */
+  broken: readonly string[];
 }) {
   const names = templateOf(template).sessions[session]!;
   const planned = plan.sessions[session]!;
   const leftOut = locks.filter((lock) => lock.session === session && lock.kind === "leave-out");
+  const held = heldBack(input, session);
   const thumbs = strain(planned, "thumb");
   return (
     <>
@@ -57,6 +62,14 @@ export function SessionPanel({
         {turnsIn(planned.steps) === 1 ? "turn" : "turns"}, thumbs{" "}
         {Math.round((100 * thumbs) / Math.max(1, input.thumbBudget))}% of their budget.
       </Typography>
+      {broken.length > 0 && (
+        <Box sx={(t) => ({ bgcolor: t.tokens.amberWash, borderRadius: "6px", p: 1.25, mb: 1.5, fontSize: 14.5 })}>
+          {broken.slice(0, 5).map((sentence) => (
+            <Box key={sentence}>{sentence}</Box>
+          ))}
+          {broken.length > 5 && <Box>And {broken.length - 5} more.</Box>}
+        </Box>
+      )}
       <Box component="ol" sx={{ listStyle: "none", p: 0, m: 0 }}>
         {planned.steps.map((each, i) => {
           const technique = techniqueOf(each.technique);
@@ -112,9 +125,14 @@ export function SessionPanel({
                       : technique.medium === "dry"
                         ? "dry, before any oil"
                         : `with ${technique.medium}`}
-                    , up to {Math.min(technique.pressure, input.pressureCeiling)} of 10{sides(each)}.
+                    , up to {verdictIn(technique, session, input).cap} of 10{sides(each)}.
                     {technique.consent ? " Ask for consent: sensitive area." : ""}
                   </Typography>
+                  {cautionsOnStep(input, session, each).map((sentence) => (
+                    <Typography key={sentence} sx={(t) => ({ fontSize: 14.5, mt: 0.5, color: t.tokens.amber })}>
+                      {sentence}
+                    </Typography>
+                  ))}
                   <Typography variant="h3" component="h4" sx={{ mt: 1.5 }}>
                     Because
                   </Typography>
@@ -155,6 +173,19 @@ export function SessionPanel({
           );
         })}
       </Box>
+      {!done && held.length > 0 && (
+        <Box component="details" sx={{ mt: 2 }} open={held.length <= 3}>
+          <Typography component="summary" variant="h3" sx={{ cursor: "pointer" }}>
+            Left out for safety
+          </Typography>
+          {held.map(({ reason, techniques }) => (
+            <Box key={reason} sx={{ mt: 0.75 }}>
+              <Typography sx={(t) => ({ fontSize: 14.5, color: t.tokens.amber })}>{reason}</Typography>
+              <Typography sx={{ fontSize: 14, color: "text.secondary" }}>{techniques.join(", ")}</Typography>
+            </Box>
+          ))}
+        </Box>
+      )}
       {leftOut.length > 0 && (
         <Box sx={{ mt: 2 }}>
           <Typography variant="h3">Left out by you</Typography>

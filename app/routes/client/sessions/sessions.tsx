@@ -6,11 +6,18 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { data, Form, Link, redirect, useNavigation } from "react-router";
 import type { Route } from "./+types/sessions";
+import { usualSchool } from "~core/screening/facts";
+import { acting } from "~core/screening/outcome";
+import { heldBack } from "~core/series/explain";
+import { cuesFor } from "~core/session/cues";
 import { closingNote } from "~core/session/closing-note";
 import { elapsed, foldRun } from "~core/session/fold";
 import { techniqueOf } from "~core/techniques/catalogue";
 import { positionName } from "~core/techniques/technique";
 import { minutesOf, sessionMinutes } from "~core/series/plan";
+import { obstaclesOf } from "~app/may-start.server";
+import { planInputOf } from "~app/routes/client/plan-input.server";
+import { dayOfVisit, judgedOf } from "~app/screening.server";
 import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
@@ -24,16 +31,33 @@ import { eventsOf } from "~data/session-events";
 import { closeVisit, listVisits, planVisits } from "~data/visits";
 
 export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx }) => {
+  return inSession(context, async ({ tx, practitioner }) => {
     const client = await getClient(tx, params.clientId);
     const { visit } = await visitOf(tx, client.id, request);
     const series = await seriesOf(tx, client.id);
     const state = foldRun(await eventsOf(tx, visit.id));
+    const cautions = acting(await judgedOf(tx, client, practitioner), dayOfVisit(visit));
+    const planned = series?.plan?.sessions[visit.ordinal - 1] ?? null;
+    const school = { ...usualSchool, ...practitioner.settings.school };
     return {
       clientId: client.id,
+      caps: Object.fromEntries(
+        (planned?.steps ?? []).flatMap((step) => {
+          const { cap, capBy } = cuesFor(techniqueOf(step.technique), cautions, client.pressureCeiling, school);
+          return capBy ? [[step.technique, `up to ${cap} of 10: ${capBy.toLowerCase()}`]] : [];
+        }),
+      ) as Record<string, string>,
+      held:
+        series?.plan && planned && visit.status !== "closed"
+          ? heldBack(
+              await planInputOf(tx, client, series, series.template, series.settings, practitioner),
+              visit.ordinal - 1,
+            )
+          : [],
+      obstacles: planned && visit.status === "planned" ? await obstaclesOf(tx, client, visit, practitioner) : [],
       visit,
       today: today(),
-      planned: series?.plan?.sessions[visit.ordinal - 1] ?? null,
+      planned,
       run:
         state.phase === "not started"
           ? null
@@ -69,7 +93,7 @@ export function action({ request, params, context }: Route.ActionArgs) {
 }
 
 export default function Sessions({ loaderData, actionData }: Route.ComponentProps) {
-  const { clientId, visit, planned, run, today } = loaderData;
+  const { clientId, visit, planned, run, today, caps, held, obstacles } = loaderData;
   return (
     <Box
       sx={{
@@ -106,6 +130,24 @@ export default function Sessions({ loaderData, actionData }: Route.ComponentProp
               {planned.steps.length} steps, {Math.round(sessionMinutes(planned))} min. Both sides are run one after the
               other.
             </Typography>
+            {obstacles.length > 0 && (
+              <Alert severity="warning" sx={{ mb: 2 }}>
+                Not yet:{" "}
+                {obstacles
+                  .map((each) => each.sentence)
+                  .slice(0, 3)
+                  .join(" ")}{" "}
+                {[...new Set(obstacles.map((each) => each.settle))].map((settle) => (
+                  <Box component="span" key={settle} sx={{ mr: 1.5 }}>
+                    <Link
+                      to={`/clients/${clientId}/${settle === "path" ? "path" : `intake/${settle}`}?visit=${visit.ordinal}`}
+                    >
+                      {settle === "path" ? "Solve again" : `Go to ${settle}`}
+                    </Link>
+                  </Box>
+                ))}
+              </Alert>
+            )}
             <Box component="ol" sx={{ listStyle: "none", p: 0, m: 0 }}>
               {planned.steps.map((step) => (
                 <Box
@@ -118,6 +160,11 @@ export default function Sessions({ loaderData, actionData }: Route.ComponentProp
                     <Typography sx={{ fontSize: 14, color: "text.secondary" }}>
                       {techniqueOf(step.technique).what}
                     </Typography>
+                    {caps[step.technique] && (
+                      <Typography sx={(t) => ({ fontSize: 14, color: t.tokens.amber })}>
+                        {`${caps[step.technique]!.charAt(0).toUpperCase()}${caps[step.technique]!.slice(1)}`}
+                      </Typography>
+                    )}
                   </Box>
                   <Typography sx={{ color: "text.secondary", whiteSpace: "nowrap", fontSize: 14 }}>
                     {step.position ? positionName[step.position].toLowerCase() : ""}
@@ -128,6 +175,21 @@ export default function Sessions({ loaderData, actionData }: Route.ComponentProp
                 </Box>
               ))}
             </Box>
+            {held.length > 0 && (
+              <Box component="section" aria-label="Left out for safety" sx={{ mt: 3 }}>
+                <Typography variant="h3">Left out for safety</Typography>
+                {held.map(({ reason, techniques }) => (
+                  <Typography key={reason} sx={{ fontSize: 14.5, mt: 0.5 }}>
+                    <Box component="span" sx={(t) => ({ color: t.tokens.amber })}>
+                      {reason}
+                    </Box>{" "}
+                    <Box component="span" sx={{ color: "text.secondary" }}>
+                      {techniques.join(", ")}.
+                    </Box>
+                  </Typography>
+                ))}
+              </Box>
+            )}
           </>
         ) : (
           <Empty

@@ -1,20 +1,29 @@
+import Alert from "@mui/material/Alert";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
-import { Link, useRevalidator, useSearchParams } from "react-router";
+import { data, Link, useRevalidator, useSearchParams } from "react-router";
 import { useState } from "react";
+import { number, object, string } from "yup";
 import type { Route } from "./+types/stand";
 import { momentsOf } from "~core/change/moments";
+import { stands } from "~core/consent/consent";
 import type { Moment } from "~core/findings/restriction";
+import { handLimits, measurable, methods, type MethodKey } from "~core/measure/by-hand";
 import { views, viewName, type View } from "~core/measure/view";
 import { inSession } from "~app/session.server";
-import { visitOf } from "~app/routes/client/workspace.server";
+import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
+import { validate } from "~app/validation";
+import { consentsOf } from "~data/consents";
+import { measurementsOf, saveMeasurement } from "~data/measurements";
 import { getClient } from "~data/clients";
 import { photosOfClient } from "~data/photos";
 import { Empty } from "~app/ui/page";
+import { ByHand } from "./by-hand";
 import { MarkPhoto } from "./mark-photo";
+import { ReadOuts } from "./read-outs";
 import { TakePhoto } from "./take-photo";
 
 export const handle = { slim: true };
@@ -28,14 +37,53 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
       client,
       visit,
       photos,
+      byHand: await measurementsOf(tx, client.id),
+      mayPicture: stands(await consentsOf(tx, client.id), "photographs", visit.id),
       workedSessions: visits.filter((each) => each.status === "closed").length,
     };
   });
 }
 
+const measuredSchema = object({
+  visitId: string().uuid().required(),
+  moment: string<Moment>().oneOf(["before", "after"]).required(),
+  readingId: string()
+    .oneOf(
+      measurable.map((each) => each.id),
+      "Metric: “${value}” is not measured here.",
+    )
+    .required(),
+  method: string<MethodKey>()
+    .oneOf(
+      methods.map((each) => each.key),
+      "Method: “${value}” is not known.",
+    )
+    .required(),
+  value: number().nullable().default(null).typeError("Type a number, or leave it empty."),
+});
+
+/** Keeps one measurement that was taken by hand. */
+export function action({ request, params, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx }) => {
+    const { value, errors } = await validate(measuredSchema, await request.json());
+    if (errors) return data({ errors }, { status: 400 });
+    const visit = await ownVisit(tx, params.clientId, value.visitId);
+    const { unit } = measurable.find((each) => each.id === value.readingId)!.metric;
+    const [low, high] = handLimits[unit];
+    if (value.value !== null && (value.value < low || value.value > high))
+      return data(
+        { errors: { value: `From ${low} to ${high} ${unit === "deg" ? "°" : "mm"}, got ${value.value}.` } },
+        { status: 400 },
+      );
+    await saveMeasurement(tx, visit.id, value);
+    return { ok: true };
+  });
+}
+
 const momentName: Record<Moment, string> = { before: "Before", after: "After" };
 
-export default function Stand({ loaderData: { client, visit, photos, workedSessions } }: Route.ComponentProps) {
+export default function Stand({ loaderData }: Route.ComponentProps) {
+  const { client, visit, photos, byHand, mayPicture, workedSessions } = loaderData;
   const [params, setParams] = useSearchParams();
   const [taking, setTaking] = useState(false);
   const { revalidate } = useRevalidator();
@@ -56,9 +104,17 @@ export default function Stand({ loaderData: { client, visit, photos, workedSessi
     setParams(next, { replace: true, preventScrollReset: true });
   };
   // "After" is held against this visit's "before"; "before" against the visit before it.
-  const earlier = momentsOf(photos)
+  const moments = momentsOf(photos, byHand);
+  const inView = (each: { id: string }) => each.id.endsWith(`.${view}`);
+  const earlier = moments
     .filter((each) => each.moment === "before" && each.ordinal < visit.ordinal + (moment === "after" ? 1 : 0))
-    .findLast((each) => each.photos.some((other) => other.view === view));
+    .findLast((each) => each.readings.some(inView));
+  const ofEarlier = {
+    earlier: earlier?.readings.filter(inView) ?? [],
+    earlierName: earlier && `${earlier.moment} visit ${earlier.ordinal}`,
+  };
+  const readings = moments.find((each) => each.key === `${visit.ordinal}-${moment}`)?.readings.filter(inView) ?? [];
+  const hand = !photo && (mayPicture !== true || params.get("by") === "hand" || readings.length > 0);
   const nextView = ({ front: "left", left: "back", back: "right", right: "front" } as const)[view];
 
   return (
@@ -92,26 +148,53 @@ export default function Stand({ loaderData: { client, visit, photos, workedSessi
           ))}
         </ToggleButtonGroup>
         <Box sx={{ flex: 1 }} />
-        {photo && (
+        {photo && mayPicture === true && (
           <Button variant="outlined" onClick={() => setTaking(true)}>
             Take again
           </Button>
         )}
-        {photo && (
+        {hand && mayPicture === true && (
+          <Button variant="outlined" onClick={() => setTaking(true)}>
+            Take or choose a picture
+          </Button>
+        )}
+        {(photo || readings.length > 0) && (
           <Button variant="contained" onClick={() => set({ view: nextView })}>
             Next view: {viewName[nextView].toLowerCase()}
           </Button>
         )}
       </Box>
       {photo ? (
-        <MarkPhoto
-          key={photo.id}
-          photo={photo}
-          clientId={client.id}
-          earlier={earlier?.readings.filter((reading) => reading.id.endsWith(`.${view}`)) ?? []}
-          earlierName={earlier && `${earlier.moment} visit ${earlier.ordinal}`}
-          removed={() => void revalidate()}
-        />
+        <MarkPhoto key={photo.id} photo={photo} clientId={client.id} {...ofEarlier} removed={() => void revalidate()} />
+      ) : hand ? (
+        <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", lg: "minmax(0,1fr) minmax(0,1fr)" }, gap: 4 }}>
+          <Box>
+            {mayPicture !== true && (
+              <Alert
+                severity="info"
+                icon={false}
+                sx={{ mb: 2, bgcolor: "background.paper" }}
+                action={
+                  <Button
+                    component={Link}
+                    to={`/clients/${client.id}/intake/consent?visit=${visit.ordinal}`}
+                    color="inherit"
+                    size="small"
+                  >
+                    Ask for consent
+                  </Button>
+                }
+              >
+                {mayPicture === undefined
+                  ? "Photographs were not agreed to yet: no picture is taken."
+                  : "Photographs were declined: no picture is taken."}{" "}
+                Everything can be measured by hand.
+              </Alert>
+            )}
+            <ByHand view={view} moment={moment} visit={visit} measured={byHand} />
+          </Box>
+          <Box>{readings.length > 0 && <ReadOuts readings={readings} {...ofEarlier} />}</Box>
+        </Box>
       ) : (
         <Empty
           title={`No ${viewName[view].toLowerCase()} picture ${moment} visit ${visit.ordinal}`}
@@ -119,6 +202,9 @@ export default function Stand({ loaderData: { client, visit, photos, workedSessi
             <Box sx={{ display: "flex", gap: 1.5 }}>
               <Button variant="contained" onClick={() => setTaking(true)}>
                 Take or choose a picture
+              </Button>
+              <Button variant="outlined" onClick={() => set({ by: "hand" })}>
+                Measure by hand
               </Button>
               <Button
                 component={Link}

@@ -1,6 +1,8 @@
 import type { Route } from "./+types/upload";
+import { stands } from "~core/consent/consent";
 import { inSession } from "~app/session.server";
 import { validate } from "~app/validation";
+import { consentsOf } from "~data/consents";
 import { addPhoto } from "~data/photos";
 import { mostBytes, takeIn, UnfitPicture } from "~data/photo-intake";
 import { getClient } from "~data/clients";
@@ -29,6 +31,11 @@ export function action({ request, params, context }: Route.ActionArgs) {
     if (errors) return Response.json({ error: Object.values(errors)[0] }, { status: 400 });
     const client = await getClient(tx, params.clientId);
     const visit = await ownVisit(tx, client.id, value.visit);
+    if (stands(await consentsOf(tx, client.id), "photographs", visit.id) !== true)
+      return Response.json(
+        { error: "Photographs need the client's consent first. Nothing was stored." },
+        { status: 403 },
+      );
     try {
       const picture = await takeIn(await readBody(request));
       await addPhoto(

@@ -1,0 +1,224 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import TextField from "@mui/material/TextField";
+import Typography from "@mui/material/Typography";
+import { useEffect, useState } from "react";
+import { data, redirect, useFetcher, useNavigation } from "react-router";
+import { object, string } from "yup";
+import type { Route } from "./+types/handed";
+import { answers, answerWord, askedKeys, questions, rescreen, type Answer } from "~core/screening/questions";
+import { database } from "~app/database.server";
+import { inSession, signedIn } from "~app/session.server";
+import { Mark } from "~app/ui/mark";
+import { validate } from "~app/validation";
+import { getClient } from "~data/clients";
+import { NotFound } from "~data/errors";
+import { handoverOfSession, takeBack } from "~data/handovers";
+import { passwordIs } from "~data/practitioners";
+import { answersOf, recordAnswer } from "~data/screening";
+import { getVisit } from "~data/visits";
+
+export const middleware: Route.MiddlewareFunction[] = [signedIn];
+export const meta: Route.MetaFunction = () => [{ title: "A few questions" }];
+
+const byClient = "the client, on the tablet";
+
+/** What is asked: on a later visit what changed first, then everything that has to be known before hands-on work. */
+const listFor = (ordinal: number) =>
+  [...(ordinal > 1 ? rescreen : []), ...questions].map(({ key, ask }) => ({ key, ask }));
+
+export function loader({ params, context }: Route.LoaderArgs) {
+  return inSession(context, async ({ tx, practitioner }) => {
+    const handover = await handoverOfSession(tx, practitioner.sessionId);
+    if (handover?.id !== params.handoverId) throw redirect("/");
+    const client = await getClient(tx, handover.clientId);
+    const visit = await getVisit(tx, handover.visitId);
+    // only what was answered on this tablet, this time, is shown as answered
+    const given = (await answersOf(tx, client.id)).filter((each) => each.by === byClient && each.at >= handover.at);
+    return {
+      name: client.name.split(" ")[0]!,
+      practitioner: practitioner.name.split(" ")[0]!,
+      list: listFor(visit.ordinal),
+      given: Object.fromEntries(given.map((each) => [each.question, each.answer])),
+    };
+  });
+}
+
+const answerSchema = object({
+  id: string().uuid().required(),
+  question: string()
+    .oneOf([...askedKeys])
+    .required(),
+  answer: string<Answer>()
+    .oneOf([...answers])
+    .required(),
+});
+
+export function action({ request, params, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx, practitioner }) => {
+    const handover = await handoverOfSession(tx, practitioner.sessionId);
+    if (handover?.id !== params.handoverId) throw new NotFound("handover");
+    const form = Object.fromEntries(await request.formData());
+    if (form.intent === "take-back") {
+      const right = await passwordIs(database(), practitioner, String(form.password ?? ""));
+      if (right === "throttled")
+        return data({ error: "Too many attempts. Wait a quarter of an hour." }, { status: 429 });
+      if (!right) return data({ error: "That is not the password this tablet was signed in with." }, { status: 400 });
+      const visit = await getVisit(tx, handover.visitId);
+      await takeBack(tx, practitioner.sessionId, handover.id);
+      return redirect(`/clients/${handover.clientId}/intake/screening?visit=${visit.ordinal}`);
+    }
+    const { value, errors } = await validate(answerSchema, form);
+    if (errors) return data({ error: Object.values(errors)[0] }, { status: 400 });
+    await recordAnswer(tx, handover.clientId, { ...value, visitId: handover.visitId, by: byClient });
+    return { ok: true };
+  });
+}
+
+/** What a client holds: one question at a time in large type, every answer kept at once. There is no way out of it. */
+export default function Handed({ loaderData: { name, practitioner, list, given } }: Route.ComponentProps) {
+  const fetcher = useFetcher<{ ok?: boolean; error?: string }>();
+  const [back, setBack] = useState<number | undefined>();
+  useEffect(() => {
+    // a page kept by the browser may show what was here before: load it anew
+    const fresh = (event: PageTransitionEvent) => event.persisted && window.location.reload();
+    window.addEventListener("pageshow", fresh);
+    return () => window.removeEventListener("pageshow", fresh);
+  }, []);
+  const pending = fetcher.formData?.get("question");
+  const known: Record<string, Answer> = { ...given };
+  if (typeof pending === "string") known[pending] = fetcher.formData!.get("answer") as Answer;
+  const open = list.findIndex((question) => !known[question.key]);
+  const at = back ?? (open < 0 ? list.length : open);
+  const question = list[at];
+  const give = (answer: Answer) => {
+    void fetcher.submit({ id: crypto.randomUUID(), question: question!.key, answer }, { method: "post" });
+    setBack(
+      back === undefined ? undefined : back + 1 < list.length && known[list[back + 1]!.key] ? back + 1 : undefined,
+    );
+  };
+  return (
+    <Box
+      component="main"
+      sx={{
+        minHeight: "100dvh",
+        display: "flex",
+        flexDirection: "column",
+        p: { xs: 2, sm: 5 },
+        maxWidth: 980,
+        mx: "auto",
+      }}
+    >
+      <Box sx={{ display: "flex", alignItems: "center", gap: 2 }}>
+        <Mark size={40} />
+        <Typography sx={{ fontSize: 22 }}>{name}</Typography>
+        <Box sx={{ flex: 1 }} />
+        {question && (
+          <Typography sx={{ fontSize: 20, color: "text.secondary" }}>
+            {at + 1} of {list.length}
+          </Typography>
+        )}
+      </Box>
+      <Box sx={{ flex: 1, display: "grid", alignContent: "center", py: 4 }}>
+        {question ? (
+          <>
+            <Typography
+              component="h1"
+              aria-live="polite"
+              sx={{
+                fontFamily: "h1.fontFamily",
+                fontWeight: 650,
+                fontSize: { xs: 30, sm: 42 },
+                lineHeight: 1.25,
+                minHeight: "5em",
+              }}
+            >
+              {question.ask}
+            </Typography>
+            <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", sm: "repeat(3, 1fr)" }, gap: 2, mt: 4 }}>
+              {answers.map((answer) => (
+                <Button
+                  key={answer}
+                  variant="outlined"
+                  aria-pressed={known[question.key] === answer}
+                  onClick={() => give(answer)}
+                  sx={(t) => ({
+                    minHeight: 96,
+                    fontSize: 28,
+                    bgcolor: known[question.key] === answer ? t.tokens.emberWash : "background.paper",
+                    borderColor: t.tokens.inkSoft,
+                  })}
+                >
+                  {answerWord[answer]}
+                </Button>
+              ))}
+            </Box>
+            <Box sx={{ mt: 3, minHeight: 56 }}>
+              {at > 0 && (
+                <Button color="inherit" sx={{ fontSize: 20, minHeight: 56 }} onClick={() => setBack(at - 1)}>
+                  One question back
+                </Button>
+              )}
+            </Box>
+            {fetcher.data?.error && (
+              <Typography role="alert" sx={{ fontSize: 20 }}>
+                {fetcher.data.error}
+              </Typography>
+            )}
+          </>
+        ) : (
+          <>
+            <Typography component="h1" sx={{ fontFamily: "h1.fontFamily", fontWeight: 650, fontSize: 48 }}>
+              Thank you, {name}
+            </Typography>
+            <Typography sx={{ fontSize: 26, mt: 2 }}>
+              That is all. Please give the tablet back to {practitioner}.
+            </Typography>
+            <Box sx={{ mt: 3 }}>
+              <Button color="inherit" sx={{ fontSize: 20, minHeight: 56 }} onClick={() => setBack(list.length - 1)}>
+                One question back
+              </Button>
+            </Box>
+          </>
+        )}
+      </Box>
+      <TakeBack practitioner={practitioner} />
+    </Box>
+  );
+}
+
+function TakeBack({ practitioner }: { practitioner: string }) {
+  const [asking, setAsking] = useState(false);
+  const fetcher = useFetcher<{ error?: string }>();
+  const busy = useNavigation().state !== "idle" || fetcher.state !== "idle";
+  if (!asking)
+    return (
+      <Box>
+        <Button color="inherit" sx={{ color: "text.secondary" }} onClick={() => setAsking(true)}>
+          For {practitioner}: take the tablet back
+        </Button>
+      </Box>
+    );
+  return (
+    <fetcher.Form method="post" autoComplete="off">
+      <input type="hidden" name="intent" value="take-back" />
+      <Box sx={{ display: "flex", gap: 1.5, alignItems: "start", flexWrap: "wrap" }}>
+        <TextField
+          autoFocus
+          type="password"
+          name="password"
+          label={`Password of ${practitioner}`}
+          error={Boolean(fetcher.data?.error)}
+          helperText={fetcher.data?.error}
+          sx={{ width: 320 }}
+        />
+        <Button type="submit" variant="contained" disabled={busy}>
+          Take back
+        </Button>
+        <Button color="inherit" onClick={() => setAsking(false)}>
+          Go on with the questions
+        </Button>
+      </Box>
+    </fetcher.Form>
+  );
+}
