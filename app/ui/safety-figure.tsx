@@ -2,6 +2,7 @@ import { useTheme } from "@mui/material/styles";
 import { bodyParts, faceOf, partCentre, type Face } from "~core/anatomy/body-map";
 import { regionName, type RegionKey } from "~core/anatomy/regions";
 import type { Outcome } from "~core/screening/outcome";
+import { tagRegions } from "~core/techniques/safety-tags";
 import { zones } from "~core/screening/zones";
 import type { Side } from "~core/units";
 
@@ -9,9 +10,10 @@ export type FigureMark = { id: string; text: string; region: RegionKey; side: Si
 
 /** How cautions treat one side of a region as a whole: out, capped, or neither. Work-specific ones leave it open. */
 function stateOf(region: RegionKey, side: Side, cautions: readonly Outcome[]): "out" | "limited" | "open" {
-  const here = cautions.filter(
-    ({ scope }) => scope?.regions?.includes(region) && (scope.side === undefined || scope.side === side),
-  );
+  const here = cautions.filter(({ scope }) => {
+    const regions = scope?.regions ?? scope?.tags?.flatMap((tag) => tagRegions[tag] ?? []) ?? [];
+    return regions.includes(region) && (scope!.side === undefined || scope!.side === side);
+  });
   if (here.some((caution) => caution.kind === "exclude" && !caution.scope!.tags && !caution.scope!.fromDepth))
     return "out";
   return here.some((caution) => caution.kind === "exclude" || caution.pressure !== undefined) ? "limited" : "open";

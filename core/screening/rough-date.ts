@@ -133,10 +133,11 @@ export function agoInWords(when: RoughDate, day: IsoDay): string {
   const middle = plusDays(when.earliest, Math.floor(daysBetween(when.earliest, when.latest) / 2));
   const days = daysBetween(middle, day);
   const about = when.earliest === when.latest ? "" : "about ";
+  const whole = about ? Math.round : Math.floor;
   const count = (n: number, unit: string) => `${about}${n} ${unit}${n === 1 ? "" : "s"}`;
   if (days < 0) return `in ${count(Math.round(-days / 7), "week")}`;
   if (days < 14) return count(days, "day");
-  if (days < 7 * 26) return count(Math.floor(days / 7), "week");
-  if (days < 365 * 2) return count(Math.floor(days / 30.44), "month");
-  return count(Math.floor(days / 365.25), "year");
+  if (days < 7 * 26) return count(whole(days / 7), "week");
+  if (days < 365 * 2) return count(whole(days / 30.44), "month");
+  return count(whole(days / 365.25), "year");
 }

@@ -5,7 +5,7 @@ import { LinearModel } from "./linear-model";
 import { minutesOf, type PlanInput, type PlannedSession, type Step } from "./plan";
 import {
   candidates,
-  complaintOpen,
+  complaintNeed,
   dosed,
   facing,
   isClosing,
@@ -167,13 +167,15 @@ export function formulate(input: PlanInput): Formulation {
     const load = (part: "thumb" | "fingers") => all.flatMap((use) => timed(use, use.technique.load[part] ?? 0));
     model.row(0, input.thumbBudget, load("thumb"), `${place}: thumb load`, "load minutes");
     model.row(0, rulebook.fingerBudget, load("fingers"));
-    if (input.complaintRegion && complaintOpen(s, input)) {
+    const need = complaintNeed(s, input);
+    if (input.complaintRegion && need > 0) {
       const region = input.complaintRegion;
       const entries = all
         .filter((use) => reaches(use.technique, region, rulebook.softens))
         .flatMap((use) => timed(use));
       model.row(
-        rulebook.complaint + margin,
+        // where cautions leave little, none of it can be kept in reserve
+        need < rulebook.complaint ? need : need + margin,
         Infinity,
         entries,
         `${place}: time for the complaint's own region (${regionName(region).toLowerCase()})`,

@@ -5,7 +5,7 @@ import { minutesOf, type PlanInput, type PlannedSession, type Step, type StepMin
 import { breaches } from "./rules";
 import {
   candidates,
-  complaintOpen,
+  complaintNeed,
   dosed,
   facing,
   isClosing,
@@ -191,7 +191,8 @@ export function greedyPlan(input: PlanInput): PlannedSession[] | undefined {
     const rising = pool.find(isRising);
     if (rising && !has(isRising)) take([rising]);
     if (!has(isClosing)) best(isClosing, 0);
-    if (input.complaintRegion && complaintOpen(s, input)) {
+    const need = complaintNeed(s, input);
+    if (input.complaintRegion && need > 0) {
       const region = input.complaintRegion;
       const reaches = (technique: Technique) =>
         technique.doses.some((dose) => dose.region === region && dose.share >= rulebook.softens);
@@ -199,7 +200,7 @@ export function greedyPlan(input: PlanInput): PlannedSession[] | undefined {
         steps
           .filter((step) => reaches(techniqueOf(step.technique)))
           .reduce((sum, step) => sum + minutesOf(step.minutes), 0);
-      for (let i = 0; i < 3 && given() < rulebook.complaint; i++)
+      for (let i = 0; i < 3 && given() < need; i++)
         best((technique) => reaches(technique) && !isOpening(technique) && !isClosing(technique), 0);
     }
     while (best((technique) => !isOpening(technique) && !isClosing(technique) && !isRising(technique), 0));

@@ -4,7 +4,7 @@ import { isActive, type Outcome } from "../screening/outcome";
 import { positionsLeft, timeLimits, verdictOn, type Verdict } from "../screening/verdict";
 import { catalogue } from "../techniques/catalogue";
 import { isStrong, type Medium, type Position, type Technique } from "../techniques/technique";
-import type { PlanInput, StepMinutes } from "./plan";
+import { minutesOf, type PlanInput, type StepMinutes } from "./plan";
 import { templateOf } from "./template";
 
 /**
@@ -135,16 +135,30 @@ export function dosed(technique: Technique, minutes: number, session: number, in
   return { L: sides.L ? minutes : 0, R: sides.R ? minutes : 0 };
 }
 
-/** Whether the complaint's own region can be worked at all: where cautions rule it out, no rule asks for it. */
-export const complaintOpen = (session: number, input: PlanInput): boolean =>
-  input.complaintRegion !== null &&
-  catalogue.some(
+/**
+ * Minutes the complaint's own region is to get in a session: what the rulebook asks, or as much as cautions leave room
+ * for. Each technique returns only so often, so what is left is spread over the whole series.
+ */
+export function complaintNeed(session: number, input: PlanInput): number {
+  const { complaintRegion: region } = input;
+  if (region === null) return 0;
+  const { sessions } = templateOf(input.template);
+  const reaching = catalogue.filter(
     (technique) =>
       technique.phase !== "open" &&
       technique.phase !== "close" &&
-      !whyNot(technique, session, input) &&
-      technique.doses.some((dose) => dose.region === input.complaintRegion && dose.share >= rulebook.softens),
+      technique.doses.some((dose) => dose.region === region && dose.share >= rulebook.softens),
   );
+  const here = reaching.filter((technique) => !whyNot(technique, session, input));
+  const most = (technique: Technique) =>
+    minutesOf(dosed(technique, technique.minutes.ideal * rulebook.stretch, session, input));
+  const inSession = here.reduce((sum, technique) => sum + most(technique), 0);
+  const inSeries = here.reduce(
+    (sum, technique) => sum + most(technique) * repeatsAllowed(technique, sessions.length),
+    0,
+  );
+  return Math.min(rulebook.complaint, inSession, inSeries / sessions.length);
+}
 
 /** Why a technique cannot be in a session at all, as a sentence; undefined when it can. */
 export function whyNot(technique: Technique, session: number, input: PlanInput): string | undefined {

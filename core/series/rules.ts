@@ -3,7 +3,7 @@ import { catalogue, techniqueOf } from "../techniques/catalogue";
 import { positionName, type Technique } from "../techniques/technique";
 import { minutesOf, sessionMinutes, type PlanInput, type PlannedSession, type Step } from "./plan";
 import {
-  complaintOpen,
+  complaintNeed,
   facing,
   isClosing,
   isLightBlock,
@@ -224,17 +224,18 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
         `the fingers would take ${fingers} of ${rulebook.fingerBudget}.`,
         fingers - rulebook.fingerBudget,
       );
-    if (input.complaintRegion && complaintOpen(s, input)) {
+    const need = complaintNeed(s, input);
+    if (input.complaintRegion && need > 0) {
       const region = input.complaintRegion;
       const minutes = steps
         .filter((step) => of(step).doses.some((dose) => dose.region === region && dose.share >= rulebook.softens))
         .reduce((sum, step) => sum + minutesOf(step.minutes), 0);
-      if (minutes < rulebook.complaint - slack)
+      if (minutes < need - slack)
         say(
           "complaint",
           s,
-          `the complaint's own region (${regionName(region).toLowerCase()}) gets ${minutes} of ${rulebook.complaint} min.`,
-          rulebook.complaint - minutes,
+          `the complaint's own region (${regionName(region).toLowerCase()}) gets ${minutes} of ${Math.round(need * 10) / 10} min.`,
+          need - minutes,
         );
     }
 

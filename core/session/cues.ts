@@ -31,7 +31,7 @@ export function cuesFor(technique: Technique, cautions: readonly Outcome[], ceil
   const skin = technique.medium !== "dry";
   return {
     cap: Math.min(cap, ceiling),
-    capBy: cap < Math.min(technique.pressure, ceiling) ? lowered?.title : undefined,
+    capBy: cap < technique.pressure && cap <= ceiling ? lowered?.title : undefined,
     mind: cautions
       .filter((caution) => caution.instead !== undefined && skin && !caution.instead.includes("gloves"))
       .map((caution) => `Use ${caution.instead}`),

@@ -67,6 +67,9 @@ side-thigh-part | Outer-thigh part | Crossed palms part the outer thigh; light t
 side-leg-wring | Calf wring on the side | Opposite hands wring the calf, stepping down to the ankle. | DF L D warm 3(2) 4 w1 | leg
 seated-shoulder-melt | Shoulder melt, seated | Forearms rest on both shoulders and wait; the client breathes into them. | DF T D warm 3(2) 4 s1 | neck*.6 shoulder*.7 | whole
 seated-neck-fold | Neck skin fold, seated | Lift and roll the back of the neck, the forehead supported. | SF LT D warm 2(1) 4 f1 | neck | whole
+side-rib-part | Side-rib part | Flat palms part the tissue over the upper side's ribs, forward and back, on the out-breath. Never inward. | DF L D work 3(2) 3 w1 | chest*.8 upper-back*.4
+seated-chest-part | Chest part, seated | From behind, flat hands part the front from breastbone to shoulders while the client breathes in. | DF T D work 3(2) 3 s1 | chest*.8 shoulder*.4 | whole; consent
+seated-collar-fold | Collar-bone skin fold, seated | From behind, lift and roll the skin below the collar bones, away from breast tissue. | SF T D warm 2(1) 4 f1 | chest*.8 shoulder*.3 | whole
 # shoulder, chest
 trap-border | Trapezius border | Find and work the lower outer edge: a normal edge, not a knot. | SM P O work 2(1) 5 f1 | shoulder*.7 upper-back*.4
 pin-turn | Pin and turn | Pin the stuck spot with an angled forearm, turn it, wait for a breath; the other hand draws tissue away. | DM P O work 4(2) 6 s1 | shoulder upper-back*.4

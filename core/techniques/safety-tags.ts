@@ -46,6 +46,18 @@ export const safetyTags = {
 
 export type SafetyTag = keyof typeof safetyTags;
 
+/** The region a kind of work belongs to, where it belongs to one: for showing it on the body. */
+export const tagRegions: Partial<Record<SafetyTag, readonly RegionKey[]>> = {
+  "rib compression": ["chest", "upper-back"],
+  "neck lever": ["neck"],
+  "skull-base pressure": ["neck"],
+  "deep belly": ["belly"],
+  "inner thigh": ["thigh"],
+  cranial: ["head"],
+  armpit: ["shoulder"],
+  jaw: ["head"],
+};
+
 const tagsByTechnique = new Map<string, Set<SafetyTag>>();
 for (const [tag, keys] of Object.entries(safetyTags) as [SafetyTag, readonly string[]][])
   for (const key of keys) tagsByTechnique.set(key, (tagsByTechnique.get(key) ?? new Set()).add(tag));

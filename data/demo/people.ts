@@ -123,7 +123,7 @@ export const people: Person[] = [
     complaint: "My ribs feel like a barrel that will not open.",
     complaintRegion: "chest",
     statureMm: 1640,
-    pressureCeiling: 3,
+    pressureCeiling: 5,
     worked: 0,
     nextIn: 1,
     interval: 10,

@@ -121,22 +121,23 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
             {[age, client.occupation].filter(Boolean).join(", ")}
             {slim && ` · visit ${visit.ordinal}, ${shortDay(visit.onDate, today)}`}
           </Typography>
-          <Tooltip title="The highest pressure the client wants, as they report it from 0 to 10. No step is planned above it.">
-            <Chip
-              label={`Pressure up to ${client.pressureCeiling}`}
-              tabIndex={0}
-              sx={(t) => ({
-                borderRadius: "6px",
-                bgcolor: t.tokens.amberWash,
-                color: t.tokens.amber,
-                border: `1px solid ${t.tokens.amber}55`,
-                fontWeight: 550,
-              })}
-            />
-          </Tooltip>
-          <CautionChips clientId={client.id} cautions={cautions} screened={screened} today={today} />
-          {client.archivedAt && <Chip label="Archived" sx={{ borderRadius: "6px" }} />}
-          <Box sx={{ flex: 1 }} />
+          <Box sx={{ flex: 1, minWidth: 260, display: "flex", flexWrap: "wrap", gap: 1 }}>
+            <Tooltip title="The highest pressure the client wants, as they report it from 0 to 10. No step is planned above it.">
+              <Chip
+                label={`Pressure up to ${client.pressureCeiling}`}
+                tabIndex={0}
+                sx={(t) => ({
+                  borderRadius: "6px",
+                  bgcolor: t.tokens.amberWash,
+                  color: t.tokens.amber,
+                  border: `1px solid ${t.tokens.amber}55`,
+                  fontWeight: 550,
+                })}
+              />
+            </Tooltip>
+            <CautionChips clientId={client.id} cautions={cautions} screened={screened} today={today} />
+            {client.archivedAt && <Chip label="Archived" sx={{ borderRadius: "6px" }} />}
+          </Box>
           <Button component={Link} to={`${base}/edit`} color="inherit" sx={{ color: "text.secondary" }}>
             Edit client
           </Button>

@@ -66,7 +66,7 @@ export function SchoolForm({ stored }: { stored: School }) {
           ))}
         </TextField>
         <TextField
-          label="Hold a point from (s)"
+          label="Hold from (s)"
           value={school.least}
           onChange={(event) => set({ least: event.target.value })}
           error={Boolean(error("hold.least"))}

@@ -176,7 +176,7 @@ export default function Today({ loaderData: { day, briefs, unfinished, name } }:
                   {brief.occupation && ", "}visit {brief.ordinal}
                 </Typography>
                 <Typography sx={(t) => ({ color: t.tokens.amber, fontSize: 14.5 })}>
-                  {[...brief.cautions, `pressure up to ${brief.pressureCeiling}`].join(" · ")}
+                  {[`Pressure up to ${brief.pressureCeiling}`, ...brief.cautions].join(" · ")}
                 </Typography>
               </Box>
               <Box>

@@ -8,7 +8,7 @@ import { Link } from "react-router";
 import { byStrictness, type Judged } from "~core/screening/outcome";
 import { CautionCard } from "./caution-card";
 
-const shown = 4;
+const shown = 3;
 
 /** A client's cautions in the header, one chip for each thing they come from. A chip opens the reasons. */
 export function CautionChips({

@@ -1,6 +1,7 @@
 import Alert from "@mui/material/Alert";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import MuiLink from "@mui/material/Link";
 import Typography from "@mui/material/Typography";
 import { randomUUID } from "node:crypto";
 import { useCallback, useState } from "react";
@@ -184,7 +185,9 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
         {refer.length > 0 && (
           <Alert severity="error" sx={{ mb: 2 }}>
             Nothing is planned and no session starts until a clearance is recorded. {refer.join(" ")}{" "}
-            <Link to={`/clients/${clientId}/intake/screening`}>Go to screening</Link>
+            <MuiLink component={Link} to={`/clients/${clientId}/intake/screening`}>
+              Go to screening
+            </MuiLink>
           </Alert>
         )}
         {refer.length === 0 && broken.length > 0 && solver.state.kind !== "solving" && (
@@ -241,7 +244,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
           solver.state.kind !== "solving" && (
             <Empty title="No plan yet">
               {input.targets.length > 0
-                ? `${input.targets.length} targets are waiting, from restrictions and from metrics outside their usual range. Solving finds which work goes into which session, how deep, in what order, within the minutes there are.`
+                ? `${input.targets.length === 1 ? "One target is" : `${input.targets.length} targets are`} waiting, from restrictions and from metrics outside their usual range. Solving finds which work goes into which session, how deep, in what order, within the minutes there are.`
                 : "Solving works from what you found. Mark a picture or note restrictions first for a plan that fits this person; without them it follows the template alone."}
             </Empty>
           )

@@ -12,7 +12,7 @@ export function TargetList({ input, sessions }: { input: PlanInput; sessions: re
   return (
     <Box sx={{ mt: 3 }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
-        {served.length} targets
+        {served.length === 1 ? "One target" : `${served.length} targets`}
       </Typography>
       <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
         {served.map(({ target, given, share }) => (

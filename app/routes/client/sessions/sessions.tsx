@@ -1,6 +1,7 @@
 import Alert from "@mui/material/Alert";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import MuiLink from "@mui/material/Link";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
@@ -139,11 +140,12 @@ export default function Sessions({ loaderData, actionData }: Route.ComponentProp
                   .join(" ")}{" "}
                 {[...new Set(obstacles.map((each) => each.settle))].map((settle) => (
                   <Box component="span" key={settle} sx={{ mr: 1.5 }}>
-                    <Link
+                    <MuiLink
+                      component={Link}
                       to={`/clients/${clientId}/${settle === "path" ? "path" : `intake/${settle}`}?visit=${visit.ordinal}`}
                     >
                       {settle === "path" ? "Solve again" : `Go to ${settle}`}
-                    </Link>
+                    </MuiLink>
                   </Box>
                 ))}
               </Alert>

@@ -6,7 +6,7 @@ import { useState } from "react";
 import { useFetcher } from "react-router";
 import type { Moment } from "~core/findings/restriction";
 import { measurable, methodsFor, type HandMeasurement, type Measurable, type MethodKey } from "~core/measure/by-hand";
-import { formatBand, unitSign } from "~core/measure/format";
+import { formatBand } from "~core/measure/format";
 import type { View } from "~core/measure/view";
 import type { FieldErrors } from "~app/validation";
 
@@ -25,7 +25,7 @@ export function ByHand({
   return (
     <Box>
       <Typography sx={{ color: "text.secondary", mb: 1, maxWidth: 560 }}>
-        Each method has its own error, and the bands below follow it. Leave out what you did not take.
+        Each method has its own error, and the bands beside follow it. Leave out what you did not take.
       </Typography>
       {measurable
         .filter((each) => each.view === view)
@@ -82,7 +82,7 @@ function Row({
         borderTop: `1px solid ${t.tokens.line}`,
         py: 1,
         display: "grid",
-        gridTemplateColumns: { xs: "1fr 1fr", md: "minmax(0,1fr) 132px 220px" },
+        gridTemplateColumns: { xs: "1fr 1fr", md: "minmax(0,1fr) 112px 250px" },
         gap: 1.5,
         alignItems: "center",
       })}
@@ -94,13 +94,13 @@ function Row({
         </Typography>
       </Box>
       <TextField
-        label={`${name} (${metric.unit === "deg" ? "°" : "mm"})`}
+        label={metric.unit === "deg" ? "degrees" : "mm"}
         value={value}
         onChange={(event) => setValue(event.target.value)}
         onBlur={() => send(method, value)}
         error={Boolean(error)}
         helperText={error}
-        slotProps={{ htmlInput: { inputMode: "decimal" } }}
+        slotProps={{ htmlInput: { inputMode: "decimal", "aria-label": name } }}
       />
       <TextField
         select
@@ -115,7 +115,6 @@ function Row({
         {methods.map((each) => (
           <MenuItem key={each.key} value={each.key}>
             {each.name}, {formatBand(metric, each.se)}
-            {unitSign(metric)}
           </MenuItem>
         ))}
       </TextField>

@@ -1,4 +1,3 @@
-import Alert from "@mui/material/Alert";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
@@ -170,26 +169,30 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
         <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", lg: "minmax(0,1fr) minmax(0,1fr)" }, gap: 4 }}>
           <Box>
             {mayPicture !== true && (
-              <Alert
-                severity="info"
-                icon={false}
-                sx={{ mb: 2, bgcolor: "background.paper" }}
-                action={
-                  <Button
-                    component={Link}
-                    to={`/clients/${client.id}/intake/consent?visit=${visit.ordinal}`}
-                    color="inherit"
-                    size="small"
-                  >
-                    Ask for consent
-                  </Button>
-                }
+              <Box
+                sx={(t) => ({
+                  display: "flex",
+                  gap: 2,
+                  alignItems: "center",
+                  mb: 2,
+                  pl: 1.5,
+                  borderLeft: `3px solid ${t.tokens.slate}`,
+                })}
               >
-                {mayPicture === undefined
-                  ? "Photographs were not agreed to yet: no picture is taken."
-                  : "Photographs were declined: no picture is taken."}{" "}
-                Everything can be measured by hand.
-              </Alert>
+                <Typography sx={{ flex: 1 }}>
+                  {mayPicture === undefined
+                    ? "Photographs were not agreed to yet: no picture is taken."
+                    : "Photographs were declined: no picture is taken."}{" "}
+                  Everything can be measured by hand.
+                </Typography>
+                <Button
+                  component={Link}
+                  to={`/clients/${client.id}/intake/consent?visit=${visit.ordinal}`}
+                  variant="outlined"
+                >
+                  Ask for consent
+                </Button>
+              </Box>
             )}
             <ByHand view={view} moment={moment} visit={visit} measured={byHand} />
           </Box>

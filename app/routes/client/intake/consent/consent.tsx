@@ -106,7 +106,9 @@ export default function Consent({ loaderData }: Route.ComponentProps) {
   );
   return (
     <Box sx={{ p: { xs: 2, sm: 3 }, pt: 2, maxWidth: 980 }}>
-      <Typography variant="h2">Until it is withdrawn</Typography>
+      <Typography variant="h2" sx={{ mb: 1 }}>
+        Until it is withdrawn
+      </Typography>
       {lasting.map(row)}
       <Typography variant="h2" sx={{ mt: 4 }}>
         Sensitive areas, for visit {visit.ordinal} only

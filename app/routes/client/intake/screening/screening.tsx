@@ -97,6 +97,79 @@ export default function Screening({ loaderData }: Route.ComponentProps) {
   const now = cautions.filter((caution) => isActive(caution, day)).sort(byStrictness);
   const ahead = cautions.filter((caution) => caution.from !== undefined && caution.from > day);
   const over = cautions.filter((caution) => caution.until !== undefined && caution.until <= day);
+  // who was never asked is asked everything first
+  const again = (
+    <Box component="section" aria-label="What changed" key="again" sx={{ mb: 4 }}>
+      <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, flexWrap: "wrap" }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          What changed since last time?
+        </Typography>
+        <Button
+          variant="outlined"
+          disabled={closed || unaskedNow.length === 0 || fetcher.state !== "idle"}
+          onClick={() => send(unaskedNow.map((question) => [question.key, "no"]))}
+        >
+          Nothing changed
+        </Button>
+      </Box>
+      <Typography sx={{ color: "text.secondary", mb: 1 }}>
+        Asked before visit {visit.ordinal}. A yes belongs into the history, or into an answer below.
+      </Typography>
+      {rescreen.map((question) => (
+        <AnswerRow
+          key={question.key}
+          ask={question.ask}
+          note={ofVisit.has(question.key) ? note(question.key) : "not asked for this visit"}
+          value={ofVisit.get(question.key)?.answer}
+          disabled={closed}
+          answer={(each) => send([[question.key, each]])}
+        />
+      ))}
+    </Box>
+  );
+  const first = (
+    <Box component="section" aria-label="Before any hands-on work" key="first" sx={{ mb: 4 }}>
+      <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, flexWrap: "wrap" }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          Before any hands-on work
+        </Typography>
+        <Button
+          variant={unasked.length > 0 ? "contained" : "outlined"}
+          disabled={closed || fetcher.state !== "idle"}
+          onClick={() =>
+            void submit({ intent: "hand-over", visitId: visit.id }, { method: "post", encType: "application/json" })
+          }
+        >
+          Hand over the tablet
+        </Button>
+        <Button
+          variant="outlined"
+          disabled={closed || unasked.length === 0 || fetcher.state !== "idle"}
+          onClick={() => send(unasked.map((question) => [question.key, "no"]))}
+        >
+          No to all that are open
+        </Button>
+      </Box>
+      <Typography sx={{ color: "text.secondary", mb: 1 }}>
+        A yes means a doctor sees it first. Don’t know is never taken for no. Keys: Y, N, D.
+      </Typography>
+      {answer?.errors && (
+        <Typography role="alert" sx={(t) => ({ color: t.tokens.clay })}>
+          {Object.values(answer.errors).join(" ")}
+        </Typography>
+      )}
+      {questions.map((question) => (
+        <AnswerRow
+          key={question.key}
+          ask={question.ask}
+          note={`${note(question.key)}${question.blocks === "cranial work" ? " · for cranial work" : ""}`}
+          value={ever.get(question.key)?.answer}
+          disabled={closed}
+          answer={(each) => send([[question.key, each]])}
+        />
+      ))}
+    </Box>
+  );
   return (
     <Box
       sx={{
@@ -107,74 +180,9 @@ export default function Screening({ loaderData }: Route.ComponentProps) {
         gap: 5,
       }}
     >
-      <Box sx={{ minWidth: 0 }}>
-        <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, flexWrap: "wrap" }}>
-          <Typography variant="h2" sx={{ flex: 1 }}>
-            What changed since last time?
-          </Typography>
-          <Button
-            variant="outlined"
-            disabled={closed || unaskedNow.length === 0 || fetcher.state !== "idle"}
-            onClick={() => send(unaskedNow.map((question) => [question.key, "no"]))}
-          >
-            Nothing changed
-          </Button>
-        </Box>
-        <Typography sx={{ color: "text.secondary", mb: 1 }}>
-          Asked before visit {visit.ordinal}. A yes belongs into the history, or into an answer below.
-        </Typography>
-        {rescreen.map((question) => (
-          <AnswerRow
-            key={question.key}
-            ask={question.ask}
-            note={ofVisit.has(question.key) ? note(question.key) : "not asked for this visit"}
-            value={ofVisit.get(question.key)?.answer}
-            disabled={closed}
-            answer={(each) => send([[question.key, each]])}
-          />
-        ))}
-        <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, mt: 4, flexWrap: "wrap" }}>
-          <Typography variant="h2" sx={{ flex: 1 }}>
-            Before any hands-on work
-          </Typography>
-          <Button
-            variant={unasked.length > 0 ? "contained" : "outlined"}
-            disabled={closed || fetcher.state !== "idle"}
-            onClick={() =>
-              void submit({ intent: "hand-over", visitId: visit.id }, { method: "post", encType: "application/json" })
-            }
-          >
-            Hand over the tablet
-          </Button>
-          <Button
-            variant="outlined"
-            disabled={closed || unasked.length === 0 || fetcher.state !== "idle"}
-            onClick={() => send(unasked.map((question) => [question.key, "no"]))}
-          >
-            No to all that are open
-          </Button>
-        </Box>
-        <Typography sx={{ color: "text.secondary", mb: 1 }}>
-          A yes means a doctor sees it first. Don’t know is never taken for no. Keys: Y, N, D.
-        </Typography>
-        {answer?.errors && (
-          <Typography role="alert" sx={(t) => ({ color: t.tokens.clay })}>
-            {Object.values(answer.errors).join(" ")}
-          </Typography>
-        )}
-        {questions.map((question) => (
-          <AnswerRow
-            key={question.key}
-            ask={question.ask}
-            note={`${note(question.key)}${question.blocks === "cranial work" ? " · for cranial work" : ""}`}
-            value={ever.get(question.key)?.answer}
-            disabled={closed}
-            answer={(each) => send([[question.key, each]])}
-          />
-        ))}
-      </Box>
+      <Box sx={{ minWidth: 0 }}>{unasked.length > 0 ? [first, again] : [again, first]}</Box>
       <Box component="section" aria-label="What follows">
-        <Typography variant="h2">
+        <Typography variant="h2" sx={{ mb: 1.5 }}>
           What follows for visit {visit.ordinal}, {shortDay(day, today)}
         </Typography>
         {now.length === 0 && (

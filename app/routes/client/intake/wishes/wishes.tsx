@@ -4,6 +4,7 @@ import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
 import Chip from "@mui/material/Chip";
 import FormControlLabel from "@mui/material/FormControlLabel";
+import MuiLink from "@mui/material/Link";
 import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
@@ -131,7 +132,10 @@ export default function Wishes({ loaderData: { clientId, pressureCeiling, wishes
       </Line>
       <Line name="Pressure">
         <Typography>
-          Up to {pressureCeiling} of 10, as they report it. <Link to={`/clients/${clientId}/edit`}>Change it</Link>
+          Up to {pressureCeiling} of 10, as they report it.{" "}
+          <MuiLink component={Link} to={`/clients/${clientId}/edit`}>
+            Change it
+          </MuiLink>
         </Typography>
       </Line>
       <Line name="Cannot lie or sit">
