@@ -4,6 +4,7 @@ import { stanceOf } from "../devices/camera/person";
 import { marksOfView } from "../core/measure/marking";
 import type { View } from "../core/measure/view";
 import type { Page } from "@playwright/test";
+import { readyToWork } from "./intake-steps";
 import { accessible, clickPicture, newClient, noConsoleErrors, signIn, takePicture } from "./helpers";
 
 /** Marks every point of the picture shown where it truly is, by mouse, as a practised hand would. */
@@ -22,6 +23,7 @@ test("a client made from nothing: measured, touched, planned, worked, measured a
   const home = await newClient(page, "Selma Fathom");
   const clientId = home.split("/").at(-1)!;
   await accessible(page);
+  await readyToWork(page, home);
 
   // Stand: front and left before the session
   await page.getByRole("link", { name: "Measure before visit 1" }).click();

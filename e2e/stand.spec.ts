@@ -1,5 +1,6 @@
 import { expect, test } from "@playwright/test";
 import sharp from "sharp";
+import { readyToWork } from "./intake-steps";
 import { accessible, newClient, ruben, signIn } from "./helpers";
 
 test("marks by keyboard and touch, with undo, redo and a magnifier that stays clear of the point", async ({
@@ -44,6 +45,7 @@ test("marks by keyboard and touch, with undo, redo and a magnifier that stays cl
 test("uploads a real picture upright, and refuses anything else without keeping it", async ({ page }) => {
   await signIn(page);
   const home = await newClient(page, "Lena Upload");
+  await readyToWork(page, home);
   await page.goto(`${home}/assess/stand`);
   await page.getByRole("button", { name: "Take or choose a picture" }).click();
   await page.getByRole("tab", { name: "Picture file" }).click();

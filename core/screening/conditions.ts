@@ -172,7 +172,7 @@ export const conditions: readonly Condition[] = [
     key: "anticoagulant",
     name: "Blood thinner",
     kind: "medication",
-    synonyms: ["anticoagulant", "warfarin", "heparin", "apixaban", "rivaroxaban", "clopidogrel"],
+    synonyms: ["blood thinner", "anticoagulant", "warfarin", "heparin", "apixaban", "rivaroxaban", "clopidogrel"],
     rules: bleeding("A blood thinner makes bruises easy."),
   },
   {
@@ -575,7 +575,7 @@ export const conditions: readonly Condition[] = [
   // told, kept and shown, with nothing to hold back by themselves
   ...plain("injury", [
     ["sprain", "Sprain or strain", "twisted ankle, pulled muscle, torn ligament"],
-    ["disc", "Disc trouble", "slipped disc, herniated disc, sciatica, bulging disc"],
+    ["disc", "Disc trouble", "slipped disc, prolapsed disc, herniated disc, sciatica, bulging disc"],
     ["fall", "Fall", "fell, tumble"],
   ]),
   ...plain("condition", [
@@ -676,7 +676,13 @@ export const conditionOf = (key: string): Condition | undefined =>
  * it. Every typed word has to be found.
  */
 export function findConditions(typed: string): Condition[] {
-  const asked = typed.toLowerCase().trim().split(/\s+/).filter(Boolean);
+  // a plural asks for the same thing
+  const asked = typed
+    .toLowerCase()
+    .trim()
+    .split(/\s+/)
+    .filter(Boolean)
+    .map((word) => (word.length > 3 ? word.replace(/s$/, "") : word));
   if (asked.length === 0) return [...conditions];
   const rank = (condition: Condition): number => {
     const texts = [condition.name, ...condition.synonyms].map((text) => text.toLowerCase());

@@ -31,6 +31,23 @@ export function suggest(what: string): Condition[] {
   return found.length > 0 ? found : findConditions(withoutPlace(what) || what);
 }
 
+/** The condition that what was typed names, when every word of it (place and side aside) begins one of its words. */
+export function guess(what: string): Condition | undefined {
+  const [best] = suggest(what);
+  if (!best || what.trim().length < 3) return undefined;
+  const known = [best.name, ...best.synonyms]
+    .join(" ")
+    .toLowerCase()
+    .split(/[\s,]+/);
+  const begins = (text: string) =>
+    text
+      .toLowerCase()
+      .split(/\s+/)
+      .filter(Boolean)
+      .every((word) => known.some((each) => each.startsWith(word.length > 3 ? word.replace(/s$/, "") : word)));
+  return begins(what.trim()) || (withoutPlace(what) !== "" && begins(withoutPlace(what))) ? best : undefined;
+}
+
 /** Reads a typed entry. Errors name the field, the rule and what was typed. `today` and `born` are ISO days. */
 export function readEntry(typed: TypedEntry, today: IsoDay, born: IsoDay | null): ReadEntry {
   const errors: EntryErrors = {};

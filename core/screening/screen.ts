@@ -5,7 +5,7 @@ import type { Side } from "../units";
 import { conditionOf, type Condition, type Rule } from "./conditions";
 import type { Facts, GivenAnswer, HistoryEntry } from "./facts";
 import type { Outcome, Scope } from "./outcome";
-import { questionOf } from "./questions";
+import { questionOf, rescreen } from "./questions";
 
 type Found = Outcome & { factAt: string };
 
@@ -29,8 +29,23 @@ export function screen(facts: Facts): Found[] {
 }
 
 function ofAnswer({ question: key, answer, at }: GivenAnswer): Found[] {
+  if (answer === "no") return [];
+  const again = rescreen.find((each) => each.key === key);
+  if (again)
+    return [
+      {
+        key: `answer ${key} ${at}`,
+        kind: "inform",
+        title: "Something changed",
+        reason: `${again.ask} ${answer === "yes" ? "Yes" : "Not sure"}: put it into the history before you work.`,
+        // asked for one visit; by the next one it is asked again
+        until: plusDays(at.slice(0, 10), 2),
+        origin: "answer",
+        factAt: at,
+      },
+    ];
   const question = questionOf(key);
-  if (!question || answer === "no") return [];
+  if (!question) return [];
   const common = { title: question.title, factAt: at, origin: "answer" as const };
   const scope: Scope = { tags: ["cranial", "neck lever"] };
   if (answer === "unsure")

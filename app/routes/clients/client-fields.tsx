@@ -10,6 +10,7 @@ import { useFetcher } from "react-router";
 import { regions } from "~core/anatomy/regions";
 import type { FieldErrors } from "~app/validation";
 import { clientSchema, type ClientForm } from "./client-form";
+import { WhenReady } from "~app/ui/when-ready";
 
 /** The client's own facts, checked while typing by the schema the action uses. */
 export function ClientFields({
@@ -69,44 +70,46 @@ export function ClientFields({
       }
       sx={{ maxWidth: 680 }}
     >
-      {fetcher.data?.conflict && (
-        <Alert severity="warning" sx={{ mb: 2 }}>
-          Someone changed this client meanwhile. Nothing you typed is lost: open the client in another tab, compare, and
-          save there.
-        </Alert>
-      )}
-      <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", sm: "1fr 1fr" }, columnGap: 2, rowGap: 0.5 }}>
-        {field("name", "Name", { required: true, autoFocus: true })}
-        {field("occupation", "Occupation")}
-        {field("born", "Date of birth", { type: "date", slotProps: { inputLabel: { shrink: true } } })}
-        {field("statureCm", "Stature (cm)", {
-          type: "number",
-          helperText: "Sets the depth of landmarks; 170 is used when empty.",
-        })}
-      </Box>
-      {field("complaint", "What they come for, in their words", { multiline: true, minRows: 2 })}
-      <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", sm: "1fr 1fr" }, columnGap: 2, rowGap: 0.5 }}>
-        {field("complaintRegion", "Where it is", { select: true, helperText: "Gets some work every session." }, [
-          <MenuItem key="none" value="">
-            Nowhere in particular
-          </MenuItem>,
-          ...regions.map((region) => (
-            <MenuItem key={region.key} value={region.key}>
-              {region.name}
-            </MenuItem>
-          )),
-        ])}
-        {field("pressureCeiling", "Pressure up to (1–10)", {
-          type: "number",
-          helperText: "As the client reports it: 3–4 relaxed, 5 the usual ceiling.",
-        })}
-      </Box>
-      <Box sx={{ display: "flex", gap: 1.5, mt: 2 }}>
-        <Button type="submit" variant="contained" disabled={fetcher.state !== "idle"}>
-          {submit}
-        </Button>
-        {actions}
-      </Box>
+      <WhenReady>
+        {fetcher.data?.conflict && (
+          <Alert severity="warning" sx={{ mb: 2 }}>
+            Someone changed this client meanwhile. Nothing you typed is lost: open the client in another tab, compare,
+            and save there.
+          </Alert>
+        )}
+        <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", sm: "1fr 1fr" }, columnGap: 2, rowGap: 0.5 }}>
+          {field("name", "Name", { required: true, autoFocus: true })}
+          {field("occupation", "Occupation")}
+          {field("born", "Date of birth", { type: "date", slotProps: { inputLabel: { shrink: true } } })}
+          {field("statureCm", "Stature (cm)", {
+            type: "number",
+            helperText: "Sets the depth of landmarks; 170 is used when empty.",
+          })}
+        </Box>
+        {field("complaint", "What they come for, in their words", { multiline: true, minRows: 2 })}
+        <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", sm: "1fr 1fr" }, columnGap: 2, rowGap: 0.5 }}>
+          {field("complaintRegion", "Where it is", { select: true, helperText: "Gets some work every session." }, [
+            <MenuItem key="none" value="">
+              Nowhere in particular
+            </MenuItem>,
+            ...regions.map((region) => (
+              <MenuItem key={region.key} value={region.key}>
+                {region.name}
+              </MenuItem>
+            )),
+          ])}
+          {field("pressureCeiling", "Pressure up to (1–10)", {
+            type: "number",
+            helperText: "As the client reports it: 3–4 relaxed, 5 the usual ceiling.",
+          })}
+        </Box>
+        <Box sx={{ display: "flex", gap: 1.5, mt: 2 }}>
+          <Button type="submit" variant="contained" disabled={fetcher.state !== "idle"}>
+            {submit}
+          </Button>
+          {actions}
+        </Box>
+      </WhenReady>
     </Box>
   );
 }

@@ -11,6 +11,7 @@ import { useFetcher } from "react-router";
 import type { School } from "~core/screening/facts";
 import { useNotify } from "~app/ui/notices";
 import type { FieldErrors } from "~app/validation";
+import { WhenReady } from "~app/ui/when-ready";
 
 /** How the practitioner works: what holds for every plan of theirs. A client's own ceiling always wins. */
 export function SchoolForm({ stored }: { stored: School }) {
@@ -47,60 +48,62 @@ export function SchoolForm({ stored }: { stored: School }) {
         });
       }}
     >
-      <Typography variant="h2">How you work</Typography>
-      <Typography sx={{ color: "text.secondary", mb: 2 }}>
-        Your school’s limits hold in every plan. A client’s own ceiling always wins.
-      </Typography>
-      <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr 1fr", gap: 1.5 }}>
-        <TextField
-          select
-          label="Pressure up to"
-          value={school.pressureCeiling}
-          onChange={(event) => set({ pressureCeiling: Number(event.target.value) })}
-          slotProps={{ select: { native: true } }}
+      <WhenReady>
+        <Typography variant="h2">How you work</Typography>
+        <Typography sx={{ color: "text.secondary", mb: 2 }}>
+          Your school’s limits hold in every plan. A client’s own ceiling always wins.
+        </Typography>
+        <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr 1fr", gap: 1.5 }}>
+          <TextField
+            select
+            label="Pressure up to"
+            value={school.pressureCeiling}
+            onChange={(event) => set({ pressureCeiling: Number(event.target.value) })}
+            slotProps={{ select: { native: true } }}
+          >
+            {Array.from({ length: 10 }, (_, i) => (
+              <option key={i} value={i + 1}>
+                {i + 1} of 10
+              </option>
+            ))}
+          </TextField>
+          <TextField
+            label="Hold from (s)"
+            value={school.least}
+            onChange={(event) => set({ least: event.target.value })}
+            error={Boolean(error("hold.least"))}
+            helperText={error("hold.least")}
+          />
+          <TextField
+            label="to (s)"
+            value={school.most}
+            onChange={(event) => set({ most: event.target.value })}
+            error={Boolean(error("hold.most") ?? error("hold"))}
+            helperText={error("hold.most") ?? error("hold")}
+          />
+        </Box>
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          aria-label="Direct or indirect"
+          value={school.way}
+          onChange={(_, way: School["way"] | null) => way && set({ way })}
+          sx={{ mt: 1.5 }}
         >
-          {Array.from({ length: 10 }, (_, i) => (
-            <option key={i} value={i + 1}>
-              {i + 1} of 10
-            </option>
-          ))}
-        </TextField>
-        <TextField
-          label="Hold from (s)"
-          value={school.least}
-          onChange={(event) => set({ least: event.target.value })}
-          error={Boolean(error("hold.least"))}
-          helperText={error("hold.least")}
-        />
-        <TextField
-          label="to (s)"
-          value={school.most}
-          onChange={(event) => set({ most: event.target.value })}
-          error={Boolean(error("hold.most") ?? error("hold"))}
-          helperText={error("hold.most") ?? error("hold")}
-        />
-      </Box>
-      <ToggleButtonGroup
-        exclusive
-        size="small"
-        aria-label="Direct or indirect"
-        value={school.way}
-        onChange={(_, way: School["way"] | null) => way && set({ way })}
-        sx={{ mt: 1.5 }}
-      >
-        <ToggleButton value="direct">To the barrier</ToggleButton>
-        <ToggleButton value="indirect">Follow ease</ToggleButton>
-        <ToggleButton value="both">Both</ToggleButton>
-      </ToggleButtonGroup>
-      <Box sx={{ mt: 1 }}>
-        {box("oil", "I use oil")}
-        {box("wax", "I use wax")}
-        {box("withoutElbow", "No elbow")}
-        {box("withoutThumb", "No thumb")}
-      </Box>
-      <Button type="submit" variant="outlined" disabled={fetcher.state !== "idle"} sx={{ mt: 1 }}>
-        Save how you work
-      </Button>
+          <ToggleButton value="direct">To the barrier</ToggleButton>
+          <ToggleButton value="indirect">Follow ease</ToggleButton>
+          <ToggleButton value="both">Both</ToggleButton>
+        </ToggleButtonGroup>
+        <Box sx={{ mt: 1 }}>
+          {box("oil", "I use oil")}
+          {box("wax", "I use wax")}
+          {box("withoutElbow", "No elbow")}
+          {box("withoutThumb", "No thumb")}
+        </Box>
+        <Button type="submit" variant="outlined" disabled={fetcher.state !== "idle"} sx={{ mt: 1 }}>
+          Save how you work
+        </Button>
+      </WhenReady>
     </Box>
   );
 }

@@ -185,7 +185,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
         {refer.length > 0 && (
           <Alert severity="error" sx={{ mb: 2 }}>
             Nothing is planned and no session starts until a clearance is recorded. {refer.join(" ")}{" "}
-            <MuiLink component={Link} to={`/clients/${clientId}/intake/screening`}>
+            <MuiLink component={Link} underline="always" to={`/clients/${clientId}/intake/screening`}>
               Go to screening
             </MuiLink>
           </Alert>

@@ -9,6 +9,7 @@ import { measurable, methodsFor, type HandMeasurement, type Measurable, type Met
 import { formatBand } from "~core/measure/format";
 import type { View } from "~core/measure/view";
 import type { FieldErrors } from "~app/validation";
+import { WhenReady } from "~app/ui/when-ready";
 
 /** The metrics of one view, taken without a picture: a value and what it was taken with. */
 export function ByHand({
@@ -87,37 +88,39 @@ function Row({
         alignItems: "center",
       })}
     >
-      <Box title={metric.definition} sx={{ gridColumn: { xs: "1 / -1", md: "auto" } }}>
-        <Typography>{name}</Typography>
-        <Typography sx={{ fontSize: 13, color: "text.secondary" }}>
-          {metric.words[0] ? `minus: ${metric.words[0]}, plus: ${metric.words[1]}` : metric.definition}
-        </Typography>
-      </Box>
-      <TextField
-        label={metric.unit === "deg" ? "degrees" : "mm"}
-        value={value}
-        onChange={(event) => setValue(event.target.value)}
-        onBlur={() => send(method, value)}
-        error={Boolean(error)}
-        helperText={error}
-        slotProps={{ htmlInput: { inputMode: "decimal", "aria-label": name } }}
-      />
-      <TextField
-        select
-        label="Taken with"
-        value={method}
-        onChange={(event) => {
-          const next = event.target.value as MethodKey;
-          setMethod(next);
-          if (value.trim()) send(next, value);
-        }}
-      >
-        {methods.map((each) => (
-          <MenuItem key={each.key} value={each.key}>
-            {each.name}, {formatBand(metric, each.se)}
-          </MenuItem>
-        ))}
-      </TextField>
+      <WhenReady>
+        <Box title={metric.definition} sx={{ gridColumn: { xs: "1 / -1", md: "auto" } }}>
+          <Typography>{name}</Typography>
+          <Typography sx={{ fontSize: 13, color: "text.secondary" }}>
+            {metric.words[0] ? `minus: ${metric.words[0]}, plus: ${metric.words[1]}` : metric.definition}
+          </Typography>
+        </Box>
+        <TextField
+          label={metric.unit === "deg" ? "degrees" : "mm"}
+          value={value}
+          onChange={(event) => setValue(event.target.value)}
+          onBlur={() => send(method, value)}
+          error={Boolean(error)}
+          helperText={error}
+          slotProps={{ htmlInput: { inputMode: "decimal", "aria-label": name } }}
+        />
+        <TextField
+          select
+          label="Taken with"
+          value={method}
+          onChange={(event) => {
+            const next = event.target.value as MethodKey;
+            setMethod(next);
+            if (value.trim()) send(next, value);
+          }}
+        >
+          {methods.map((each) => (
+            <MenuItem key={each.key} value={each.key}>
+              {each.name}, {formatBand(metric, each.se)}
+            </MenuItem>
+          ))}
+        </TextField>
+      </WhenReady>
     </Box>
   );
 }

@@ -22,6 +22,7 @@ import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
 import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
+import { WhenReady } from "~app/ui/when-ready";
 import { Signature, SignaturePad } from "~app/ui/signature-pad";
 import { validate, type FieldErrors } from "~app/validation";
 import { getClient } from "~data/clients";
@@ -109,7 +110,7 @@ export default function Consent({ loaderData }: Route.ComponentProps) {
       <Typography variant="h2" sx={{ mb: 1 }}>
         Until it is withdrawn
       </Typography>
-      {lasting.map(row)}
+      <WhenReady>{lasting.map(row)}</WhenReady>
       <Typography variant="h2" sx={{ mt: 4 }}>
         Sensitive areas, for visit {visit.ordinal} only
       </Typography>
@@ -118,7 +119,7 @@ export default function Consent({ loaderData }: Route.ComponentProps) {
           ? "Today’s plan works here. Where nobody agreed, the steps are left out of the run sheet."
           : "Today’s plan works in no sensitive area."}
       </Typography>
-      {areas.map((area) => row(`area ${area}`))}
+      <WhenReady>{areas.map((area) => row(`area ${area}`))}</WhenReady>
       <Typography sx={{ mt: 3, fontSize: 13.5, color: "text.secondary" }}>
         Every consent is kept with the wording that was agreed to. Nothing here is work inside the mouth: that stays out
         without licence, gloves and local permission.

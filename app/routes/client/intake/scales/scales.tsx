@@ -21,6 +21,7 @@ import { validate, type FieldErrors } from "~app/validation";
 import { getClient } from "~data/clients";
 import { ownMeasuresOf, retireOwnMeasure, saveOwnMeasure, saveOwnScore, saveOwnWords } from "~data/own-measures";
 import { Trend } from "./trend";
+import { WhenReady } from "~app/ui/when-ready";
 
 export const handle = { slim: true };
 
@@ -278,20 +279,22 @@ function AddMeasure({ full }: { full: boolean }) {
         flexWrap: "wrap",
       })}
     >
-      <TextField
-        label="What they want to do again, or where it hurts"
-        value={name}
-        onChange={(event) => setName(event.target.value)}
-        error={Boolean(fetcher.data?.errors)}
-        helperText={fetcher.data?.errors ? Object.values(fetcher.data.errors).join(" ") : " "}
-        sx={{ width: { xs: "100%", sm: 420 } }}
-      />
-      <Button type="submit" variant="outlined" disabled={!name.trim() || full}>
-        Add as activity
-      </Button>
-      <Button variant="outlined" disabled={!name.trim()} onClick={() => add("pain")}>
-        Add as pain
-      </Button>
+      <WhenReady>
+        <TextField
+          label="What they want to do again, or where it hurts"
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+          error={Boolean(fetcher.data?.errors)}
+          helperText={fetcher.data?.errors ? Object.values(fetcher.data.errors).join(" ") : " "}
+          sx={{ width: { xs: "100%", sm: 420 } }}
+        />
+        <Button type="submit" variant="outlined" disabled={!name.trim() || full}>
+          Add as activity
+        </Button>
+        <Button variant="outlined" disabled={!name.trim()} onClick={() => add("pain")}>
+          Add as pain
+        </Button>
+      </WhenReady>
     </Box>
   );
 }
@@ -309,18 +312,20 @@ function Words({ visitId, stored }: { visitId: string; stored: string }) {
       }}
       sx={{ display: "flex", gap: 1.5, alignItems: "start", mt: 2 }}
     >
-      <TextField
-        label="In their own words"
-        multiline
-        minRows={2}
-        value={words}
-        onChange={(event) => setWords(event.target.value)}
-        error={Boolean(fetcher.data?.errors)}
-        helperText={fetcher.data?.errors?.words ?? (fetcher.data?.ok && words === stored ? "Saved" : " ")}
-      />
-      <Button type="submit" variant="outlined" disabled={fetcher.state !== "idle" || words === stored}>
-        Keep
-      </Button>
+      <WhenReady>
+        <TextField
+          label="In their own words"
+          multiline
+          minRows={2}
+          value={words}
+          onChange={(event) => setWords(event.target.value)}
+          error={Boolean(fetcher.data?.errors)}
+          helperText={fetcher.data?.errors?.words ?? (fetcher.data?.ok && words === stored ? "Saved" : " ")}
+        />
+        <Button type="submit" variant="outlined" disabled={fetcher.state !== "idle" || words === stored}>
+          Keep
+        </Button>
+      </WhenReady>
     </Box>
   );
 }

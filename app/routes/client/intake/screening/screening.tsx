@@ -17,6 +17,7 @@ import { validate, type FieldErrors } from "~app/validation";
 import { getClient } from "~data/clients";
 import { handOver } from "~data/handovers";
 import { answersOf, recordAnswer } from "~data/screening";
+import { WhenReady } from "~app/ui/when-ready";
 import { AnswerRow } from "./answer-row";
 
 export const handle = { slim: true };

@@ -23,6 +23,7 @@ import { getClient } from "~data/clients";
 import { Stale } from "~data/errors";
 import { preferencesOf, savePreferences } from "~data/preferences";
 import { positions, wishesSchema } from "./wishes-form";
+import { WhenReady } from "~app/ui/when-ready";
 
 export const handle = { slim: true };
 
@@ -113,97 +114,99 @@ export default function Wishes({ loaderData: { clientId, pressureCeiling, wishes
         });
       }}
     >
-      {answer?.stale && (
-        <Alert severity="warning" sx={{ mb: 2 }}>
-          Their wishes were changed in another tab. What you chose is still here: compare it there, then load this page
-          again.
-        </Alert>
-      )}
-      {answer?.errors && (
-        <Alert severity="error" sx={{ mb: 2 }}>
-          {Object.values(answer.errors).join(" ")}
-        </Alert>
-      )}
-      <Line name="Covering">
-        {choice("covering", "Covering", [
-          ["draped", "Draped, on the skin"],
-          ["clothed", "Stays clothed"],
-        ])}
-      </Line>
-      <Line name="Pressure">
-        <Typography>
-          Up to {pressureCeiling} of 10, as they report it.{" "}
-          <MuiLink component={Link} to={`/clients/${clientId}/edit`}>
-            Change it
-          </MuiLink>
-        </Typography>
-      </Line>
-      <Line name="Cannot lie or sit">
-        <ToggleButtonGroup
-          size="small"
-          aria-label="Positions not possible"
-          value={wishes.positionsOut}
-          onChange={(_, positionsOut: Preferences["positionsOut"]) => set({ positionsOut })}
-        >
-          {positions.map((position) => (
-            <ToggleButton key={position} value={position}>
-              {positionName[position]}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
-      </Line>
-      <Line name="On the skin">
-        {box("oil", "Oil is fine")}
-        {box("wax", "Wax is fine")}
-        {box("scentFree", "Nothing scented")}
-      </Line>
-      <Line name="Talk">
-        {choice("talk", "Talk", [
-          ["talk", "Likes to talk"],
-          ["quiet", "Quiet"],
-          ["either", "Either"],
-        ])}
-      </Line>
-      <Line name="Areas not to touch">
-        <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center" }}>
-          {wishes.areasOut.map((each) => (
-            <Chip
-              key={`${each.region} ${each.side}`}
-              label={`${regionName(each.region)}${sideWord[each.side]}`}
-              onDelete={() => set({ areasOut: wishes.areasOut.filter((other) => other !== each) })}
-              sx={{ borderRadius: "6px" }}
+      <WhenReady>
+        {answer?.stale && (
+          <Alert severity="warning" sx={{ mb: 2 }}>
+            Their wishes were changed in another tab. What you chose is still here: compare it there, then load this
+            page again.
+          </Alert>
+        )}
+        {answer?.errors && (
+          <Alert severity="error" sx={{ mb: 2 }}>
+            {Object.values(answer.errors).join(" ")}
+          </Alert>
+        )}
+        <Line name="Covering">
+          {choice("covering", "Covering", [
+            ["draped", "Draped, on the skin"],
+            ["clothed", "Stays clothed"],
+          ])}
+        </Line>
+        <Line name="Pressure">
+          <Typography>
+            Up to {pressureCeiling} of 10, as they report it.{" "}
+            <MuiLink component={Link} to={`/clients/${clientId}/edit`}>
+              Change it
+            </MuiLink>
+          </Typography>
+        </Line>
+        <Line name="Cannot lie or sit">
+          <ToggleButtonGroup
+            size="small"
+            aria-label="Positions not possible"
+            value={wishes.positionsOut}
+            onChange={(_, positionsOut: Preferences["positionsOut"]) => set({ positionsOut })}
+          >
+            {positions.map((position) => (
+              <ToggleButton key={position} value={position}>
+                {positionName[position]}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+        </Line>
+        <Line name="On the skin">
+          {box("oil", "Oil is fine")}
+          {box("wax", "Wax is fine")}
+          {box("scentFree", "Nothing scented")}
+        </Line>
+        <Line name="Talk">
+          {choice("talk", "Talk", [
+            ["talk", "Likes to talk"],
+            ["quiet", "Quiet"],
+            ["either", "Either"],
+          ])}
+        </Line>
+        <Line name="Areas not to touch">
+          <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center" }}>
+            {wishes.areasOut.map((each) => (
+              <Chip
+                key={`${each.region} ${each.side}`}
+                label={`${regionName(each.region)}${sideWord[each.side]}`}
+                onDelete={() => set({ areasOut: wishes.areasOut.filter((other) => other !== each) })}
+                sx={{ borderRadius: "6px" }}
+              />
+            ))}
+            <TextField
+              label="Add an area"
+              placeholder="left foot"
+              value={area}
+              onChange={(event) => setArea(event.target.value)}
+              onKeyDown={(event) => {
+                if (event.key !== "Enter") return;
+                event.preventDefault();
+                addArea();
+              }}
+              sx={{ width: 200 }}
             />
-          ))}
+            <Button variant="outlined" disabled={!place} onClick={addArea}>
+              {place ? `Add ${regionName(place.region).toLowerCase()}${sideWord[place.side ?? "both"]}` : "Add"}
+            </Button>
+          </Box>
+        </Line>
+        <Line name="Pause word">
           <TextField
-            label="Add an area"
-            placeholder="left foot"
-            value={area}
-            onChange={(event) => setArea(event.target.value)}
-            onKeyDown={(event) => {
-              if (event.key !== "Enter") return;
-              event.preventDefault();
-              addArea();
-            }}
-            sx={{ width: 200 }}
+            label="Pause word"
+            value={wishes.pauseWord}
+            onChange={(event) => set({ pauseWord: event.target.value })}
+            helperText="On it everything stops at once. It stands on the run sheet."
+            sx={{ width: 320 }}
           />
-          <Button variant="outlined" disabled={!place} onClick={addArea}>
-            {place ? `Add ${regionName(place.region).toLowerCase()}${sideWord[place.side ?? "both"]}` : "Add"}
-          </Button>
-        </Box>
-      </Line>
-      <Line name="Pause word">
-        <TextField
-          label="Pause word"
-          value={wishes.pauseWord}
-          onChange={(event) => set({ pauseWord: event.target.value })}
-          helperText="On it everything stops at once. It stands on the run sheet."
-          sx={{ width: 320 }}
-        />
-      </Line>
-      <Line name="In the room">{box("chaperone", "A third person is to be there")}</Line>
-      <Button type="submit" variant="contained" disabled={fetcher.state !== "idle"} sx={{ mt: 2 }}>
-        Save wishes
-      </Button>
+        </Line>
+        <Line name="In the room">{box("chaperone", "A third person is to be there")}</Line>
+        <Button type="submit" variant="contained" disabled={fetcher.state !== "idle"} sx={{ mt: 2 }}>
+          Save wishes
+        </Button>
+      </WhenReady>
     </Box>
   );
 }
