@@ -1,6 +1,14 @@
 import { randomUUID } from "node:crypto";
 import { createClient, getClient, listClients } from "./clients";
+import { usualPreferences } from "../core/screening/facts";
+import { entryOf } from "../core/test/facts";
+import { consentsOf, recordConsent } from "./consents";
 import { restrictionsOf } from "./findings";
+import { historyVersions, recordHistory } from "./history";
+import { measurementsOf, saveMeasurement } from "./measurements";
+import { ownMeasuresOf, saveOwnMeasure, saveOwnScore, saveOwnWords } from "./own-measures";
+import { preferencesOf, savePreferences } from "./preferences";
+import { answersOf, decisionsOf, recordAnswer, recordDecision } from "./screening";
 import { photoFile, photosOfClient } from "./photos";
 import { seriesOf } from "./series";
 import { draft, makeDatabase, type TestDatabase } from "./test/database";
@@ -18,6 +26,28 @@ describe("practices are walls", () => {
     db.within(db.practices[0], async (tx) => {
       await createClient(tx, mine, draft);
       await planVisits(tx, mine, ["2026-01-05", "2026-01-12"]);
+      const [visit] = await listVisits(tx, mine);
+      const by = "Una Test";
+      const [entryId, visitId] = [randomUUID(), visit!.id];
+      const entry = entryOf("osteoporosis");
+      await recordHistory(tx, mine, { entryId, after: null, act: "told", body: entry, why: "", by });
+      await recordAnswer(tx, mine, { id: randomUUID(), visitId, question: "hot-calf", answer: "yes", by });
+      const given = { id: randomUUID(), outcomeKey: "answer hot-calf", kind: "clearance" as const, who: "Dr A" };
+      await recordDecision(tx, mine, { ...given, on: "2026-01-05", what: "scan clear", by });
+      const said = { id: randomUUID(), subject: "general" as const, visitId, given: true, textVersion: "1", text: "x" };
+      await recordConsent(tx, mine, { ...said, signedBy: "Wilma", signature: null, by });
+      await savePreferences(tx, mine, 0, { ...usualPreferences, pauseWord: "harbour" });
+      const measureId = randomUUID();
+      await saveOwnMeasure(tx, mine, { id: measureId, kind: "pain", name: "neck" });
+      await saveOwnScore(tx, mine, measureId, visitId, 6);
+      await saveOwnWords(tx, visitId, "better since Monday");
+      const hand = {
+        moment: "before" as const,
+        readingId: "head-tilt.front",
+        method: "inclinometer" as const,
+        value: 3,
+      };
+      await saveMeasurement(tx, visitId, hand);
     }),
   );
 
@@ -31,6 +61,13 @@ describe("practices are walls", () => {
       expect(await photosOfClient(tx, mine)).toEqual([]);
       expect(await restrictionsOf(tx, mine)).toEqual([]);
       expect(await seriesOf(tx, mine)).toBeUndefined();
+      expect(await historyVersions(tx, mine)).toEqual([]);
+      expect(await answersOf(tx, mine)).toEqual([]);
+      expect(await decisionsOf(tx, mine)).toEqual([]);
+      expect(await consentsOf(tx, mine)).toEqual([]);
+      expect(await preferencesOf(tx, mine)).toEqual({ ...usualPreferences, version: 0 });
+      expect(await ownMeasuresOf(tx, mine)).toEqual({ measures: [], scores: [], words: [] });
+      expect(await measurementsOf(tx, mine)).toEqual([]);
     });
   });
 

@@ -32,7 +32,8 @@ export async function saveOwnMeasure(
   await tx("own_measure")
     .insert({ id: measure.id, client_id: clientId, kind: measure.kind, name: measure.name })
     .onConflict(["practice_id", "id"])
-    .merge({ name: measure.name });
+    .merge({ name: measure.name })
+    .where("own_measure.client_id", clientId);
 }
 
 export async function retireOwnMeasure(tx: Tx, clientId: string, id: string, retired: boolean): Promise<void> {

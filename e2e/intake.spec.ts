@@ -444,7 +444,7 @@ test("under 18 a guardian consents; a signature is drawn, kept with its wording,
   await dialog.getByRole("button", { name: "I agree" }).click();
   await expect(page.getByRole("img", { name: "Signature of Maren Ober" })).toBeVisible();
   await page.goto(`${home}/sessions`);
-  await expect(page.getByText(/Under 18/)).toHaveCount(0);
+  await expect(page.getByText(/guardian has to consent/)).toHaveCount(0);
   await page.goto(`${home}/intake/consent`);
   await page.getByRole("button", { name: "Withdraw: Guardian" }).click();
   await expect(page.getByText(/^Withdrawn .* no session starts without it/)).toBeVisible();

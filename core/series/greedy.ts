@@ -122,7 +122,7 @@ export function greedyPlan(input: PlanInput): PlannedSession[] | undefined {
           const has = (cover: Technique) => prepares(cover, technique, region);
           if (steps.some((step) => has(techniqueOf(step.technique))) || bundle.some(has)) continue;
           const options = pool
-            .filter(has)
+            .filter((cover) => has(cover) && !isOpening(cover))
             .map((cover) => bundleOf(cover, depth + 1))
             .filter((option) => option !== undefined)
             .sort((a, b) => gain(b) / cost(b) - gain(a) / cost(a));
@@ -192,10 +192,9 @@ export function greedyPlan(input: PlanInput): PlannedSession[] | undefined {
     if (rising && !has(isRising)) take([rising]);
     if (!has(isClosing)) best(isClosing, 0);
     const need = complaintNeed(s, input);
-    if (input.complaintRegion && need > 0) {
-      const region = input.complaintRegion;
-      const reaches = (technique: Technique) =>
-        technique.doses.some((dose) => dose.region === region && dose.share >= rulebook.softens);
+    const reaches = (technique: Technique) =>
+      technique.doses.some((dose) => dose.region === input.complaintRegion && dose.share >= rulebook.softens);
+    if (need > 0) {
       const given = () =>
         steps
           .filter((step) => reaches(techniqueOf(step.technique)))
@@ -203,7 +202,16 @@ export function greedyPlan(input: PlanInput): PlannedSession[] | undefined {
       for (let i = 0; i < 3 && given() < need; i++)
         best((technique) => reaches(technique) && !isOpening(technique) && !isClosing(technique), 0);
     }
-    while (best((technique) => !isOpening(technique) && !isClosing(technique) && !isRising(technique), 0));
+    /** Where little reaches the complaint's region, what is left of it is kept for the sessions to come. */
+    const scarce = () => {
+      const left = pool
+        .filter((technique) => reaches(technique) && !isOpening(technique) && !isClosing(technique))
+        .reduce((sum, each) => sum + repeatsAllowed(each, template.length) - (uses.get(each.key) ?? 0), 0);
+      return need > 0 && left <= 2 * (template.length - 1 - s);
+    };
+    const free = (technique: Technique) =>
+      !isOpening(technique) && !isClosing(technique) && !isRising(technique) && !(reaches(technique) && scarce());
+    while (best(free, 0));
 
     const ordered = orderSteps(steps, used.size > 0 ? [...used] : positionsIn(s, input), placesOf);
     if (!ordered) return undefined;

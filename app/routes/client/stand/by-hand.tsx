@@ -73,12 +73,6 @@ function Row({
   const error = fetcher.data?.errors?.value;
   return (
     <Box
-      component="form"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        send(method, value);
-      }}
       sx={(t) => ({
         borderTop: `1px solid ${t.tokens.line}`,
         py: 1,
@@ -100,6 +94,7 @@ function Row({
           value={value}
           onChange={(event) => setValue(event.target.value)}
           onBlur={() => send(method, value)}
+          onKeyDown={(event) => event.key === "Enter" && send(method, value)}
           error={Boolean(error)}
           helperText={error}
           slotProps={{ htmlInput: { inputMode: "decimal", "aria-label": name } }}

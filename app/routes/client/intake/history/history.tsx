@@ -23,6 +23,7 @@ import { validate, type FieldErrors } from "~app/validation";
 import { getClient } from "~data/clients";
 import { NotFound, Stale } from "~data/errors";
 import { currentEntries, historyVersions, recordHistory, type HistoryVersion } from "~data/history";
+import { WhenReady } from "~app/ui/when-ready";
 import { EntryForm } from "./entry-form";
 import { TimeLine } from "./time-line";
 
@@ -160,20 +161,22 @@ export default function History({ loaderData }: Route.ComponentProps) {
         ) : (
           <TimeLine entries={ordered} labels={labels} today={today} chosen={chosen} choose={setChosen} />
         )}
-        <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0, mt: 2 }}>
-          {ordered.map((entry, i) => (
-            <Row
-              key={`${entry.id} ${entry.versionId}`}
-              number={i + 1}
-              entry={entry}
-              versions={versions.filter((each) => each.entryId === entry.id)}
-              open={chosen === entry.id}
-              toggle={() => setChosen(chosen === entry.id ? undefined : entry.id)}
-              today={today}
-              born={born}
-            />
-          ))}
-        </Box>
+        <WhenReady>
+          <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0, mt: 2 }}>
+            {ordered.map((entry, i) => (
+              <Row
+                key={`${entry.id} ${entry.versionId}`}
+                number={i + 1}
+                entry={entry}
+                versions={versions.filter((each) => each.entryId === entry.id)}
+                open={chosen === entry.id}
+                toggle={() => setChosen(chosen === entry.id ? undefined : entry.id)}
+                today={today}
+                born={born}
+              />
+            ))}
+          </Box>
+        </WhenReady>
         {struck.length > 0 && (
           <Box component="details" sx={{ mt: 2 }}>
             <Box component="summary" sx={{ color: "text.secondary", cursor: "pointer" }}>

@@ -181,7 +181,9 @@ export default function Screening({ loaderData }: Route.ComponentProps) {
         gap: 5,
       }}
     >
-      <Box sx={{ minWidth: 0 }}>{unasked.length > 0 ? [first, again] : [again, first]}</Box>
+      <Box sx={{ minWidth: 0 }}>
+        <WhenReady>{unasked.length > 0 ? [first, again] : [again, first]}</WhenReady>
+      </Box>
       <Box component="section" aria-label="What follows">
         <Typography variant="h2" sx={{ mb: 1.5 }}>
           What follows for visit {visit.ordinal}, {shortDay(day, today)}

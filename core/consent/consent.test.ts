@@ -1,0 +1,55 @@
+import { catalogue, techniqueOf } from "../techniques/catalogue";
+import { areaOf, areasIn, consentTexts, sensitiveAreas, stands, textFor, type ConsentRecord } from "./consent";
+
+let count = 0;
+const record = (subject: ConsentRecord["subject"], given: boolean, visitId = "v1"): ConsentRecord => ({
+  id: String(++count),
+  subject,
+  visitId,
+  given,
+  textVersion: "1",
+  text: "",
+  signedBy: "Somebody",
+  signature: null,
+  by: "Odile Marrow",
+  at: "2026-11-25T08:00:00.000Z",
+});
+
+describe("consent", () => {
+  it("is what was said last, and nothing before anybody asked", () => {
+    expect(stands([], "general", "v1")).toBeUndefined();
+    expect(stands([record("general", true)], "general", "v2")).toBe(true);
+    expect(stands([record("general", true), record("general", false)], "general", "v1")).toBe(false);
+    expect(stands([record("general", false), record("general", true)], "general", "v1")).toBe(true);
+  });
+
+  it("to one thing is none to another", () => {
+    const said = [record("general", true)];
+    expect(stands(said, "photographs", "v1")).toBeUndefined();
+    expect(stands(said, "area chest", "v1")).toBeUndefined();
+  });
+
+  it("for a sensitive area holds for its visit only", () => {
+    const said = [record("area chest", true, "v1")];
+    expect(stands(said, "area chest", "v1")).toBe(true);
+    expect(stands(said, "area chest", "v2")).toBeUndefined();
+    expect(stands([...said, record("area chest", false, "v1")], "area chest", "v1")).toBe(false);
+  });
+
+  it("has a wording and a version for everything that is asked", () => {
+    for (const { version, text } of Object.values(consentTexts)) {
+      expect(version).toMatch(/^\d{4}-\d{2}$/);
+      expect(text.length).toBeGreaterThan(40);
+    }
+    expect(textFor("area belly")).toBe(consentTexts.area);
+    expect(textFor("photographs")).toBe(consentTexts.photographs);
+  });
+
+  it("is asked for every technique that works in a sensitive area", () => {
+    for (const technique of catalogue)
+      if (technique.consent) expect(Object.keys(sensitiveAreas)).toContain(areaOf(technique));
+      else expect(areaOf(technique)).toBeUndefined();
+    const some = ["psoas-wait", "pec-major-sink", "rib-space-glide", "settle-touch"].map(techniqueOf);
+    expect(areasIn(some)).toEqual(["belly", "chest"]);
+  });
+});

@@ -1,0 +1,302 @@
+import { randomUUID } from "node:crypto";
+import { usualPreferences } from "../core/screening/facts";
+import { entryOf } from "../core/test/facts";
+import { createClient } from "./clients";
+import { consentsOf, recordConsent } from "./consents";
+import type { Tx } from "./database";
+import { NotFound, Stale } from "./errors";
+import { handOver, handoverOfSession, takeBack } from "./handovers";
+import { currentEntries, historyVersions, recordHistory, type HistoryAct } from "./history";
+import { measurementsOf, saveMeasurement } from "./measurements";
+import { ownMeasuresOf, retireOwnMeasure, saveOwnMeasure, saveOwnScore, saveOwnWords } from "./own-measures";
+import { hashPassword, passwordIs, practitionerOfToken, saveSettings, signIn } from "./practitioners";
+import { preferencesOf, savePreferences } from "./preferences";
+import { answersOf, decisionsOf, recordAnswer, recordDecision } from "./screening";
+import { draft, makeDatabase, type TestDatabase } from "./test/database";
+import { listVisits, planVisits } from "./visits";
+
+let db: TestDatabase;
+beforeAll(async () => {
+  db = await makeDatabase();
+}, 60_000);
+afterAll(() => db.drop());
+const work = <T>(task: (tx: Tx) => Promise<T>) => db.within(db.practices[0], task);
+const by = "Una Test";
+const newClient = () =>
+  work(async (tx) => {
+    const id = randomUUID();
+    await createClient(tx, id, draft);
+    await planVisits(tx, id, ["2026-01-05", "2026-01-12", "2026-01-19"]);
+    return { id, visits: (await listVisits(tx, id)).map((visit) => visit.id) };
+  });
+
+describe("the history", () => {
+  const { id: _id, at: _at, ...body } = entryOf("fracture", { on: "2026-01-01", region: "leg", side: "L" });
+  const record = (
+    clientId: string,
+    entryId: string,
+    after: string | null,
+    act: HistoryAct,
+    change: Partial<typeof body> = {},
+    versionId: string = randomUUID(),
+  ) =>
+    work((tx) =>
+      recordHistory(tx, clientId, { entryId, versionId, after, act, body: { ...body, ...change }, why: "because", by }),
+    ).then(() => versionId);
+  const entries = (clientId: string) => work(async (tx) => currentEntries(await historyVersions(tx, clientId)));
+
+  it("keeps every wording, and shows the latest", async () => {
+    const { id } = await newClient();
+    const entry = randomUUID();
+    const first = await record(id, entry, null, "told");
+    const second = await record(id, entry, first, "changed", { words: "hairline crack" });
+    await record(id, entry, second, "ended", { words: "hairline crack", status: "ended", endedOn: "2026-04-01" });
+    expect(await entries(id)).toMatchObject([
+      {
+        id: entry,
+        words: "hairline crack",
+        status: "ended",
+        endedOn: "2026-04-01",
+        changes: 2,
+        region: "leg",
+        side: "L",
+      },
+    ]);
+    const versions = await work((tx) => historyVersions(tx, id));
+    expect(versions.map((version) => [version.act, version.words, version.by])).toEqual([
+      ["told", body.words, by],
+      ["changed", "hairline crack", by],
+      ["ended", "hairline crack", by],
+    ]);
+  });
+
+  it("records one entry of a form sent twice", async () => {
+    const { id } = await newClient();
+    const [entry, version] = [randomUUID(), randomUUID()];
+    await record(id, entry, null, "told", {}, version);
+    await record(id, entry, null, "told", {}, version);
+    expect(await entries(id)).toMatchObject([{ changes: 0 }]);
+  });
+
+  it("refuses a change made from an older wording, and of what was never told", async () => {
+    const { id } = await newClient();
+    const entry = randomUUID();
+    const first = await record(id, entry, null, "told");
+    await record(id, entry, first, "changed", { words: "in the first tab" });
+    await expect(record(id, entry, first, "changed", { words: "in the second tab" })).rejects.toThrow(Stale);
+    await expect(record(id, randomUUID(), first, "changed")).rejects.toThrow(NotFound);
+    await expect(record(id, entry, null, "told")).rejects.toThrow(Stale);
+    expect(await entries(id)).toMatchObject([{ words: "in the first tab" }]);
+  });
+
+  it("lets one of two changes sent at once win", async () => {
+    const { id } = await newClient();
+    const entry = randomUUID();
+    const first = await record(id, entry, null, "told");
+    const tries = await Promise.allSettled(
+      ["one", "two", "three"].map((words) => record(id, entry, first, "changed", { words })),
+    );
+    expect(tries.filter((each) => each.status === "fulfilled")).toHaveLength(1);
+  });
+
+  it("strikes out with a trace", async () => {
+    const { id } = await newClient();
+    const entry = randomUUID();
+    const first = await record(id, entry, null, "told");
+    await record(id, entry, first, "struck");
+    expect(await entries(id)).toEqual([]);
+    expect(await work((tx) => historyVersions(tx, id))).toHaveLength(2);
+  });
+});
+
+describe("what was said, decided and signed", () => {
+  it("gives the latest answer to each question, and keeps the earlier ones", async () => {
+    const { id, visits } = await newClient();
+    const answer = (question: string, given: "yes" | "no" | "unsure", answerId: string = randomUUID()) =>
+      work((tx) => recordAnswer(tx, id, { id: answerId, visitId: visits[0]!, question, answer: given, by }));
+    const twice = randomUUID();
+    await answer("hot-calf", "no", twice);
+    await answer("hot-calf", "yes");
+    await answer("weakness", "unsure");
+    await answer("hot-calf", "no", twice);
+    const given = await work((tx) => answersOf(tx, id));
+    expect(given.map((each) => [each.question, each.answer, each.by])).toEqual([
+      ["hot-calf", "yes", by],
+      ["weakness", "unsure", by],
+    ]);
+    expect(await work((tx) => tx("screening_answer").where({ client_id: id }))).toHaveLength(3);
+  });
+
+  it("lists decisions and consents in the order they were made, once each", async () => {
+    const { id, visits } = await newClient();
+    const clearance = { id: randomUUID(), outcomeKey: "k", kind: "clearance" as const, who: "Dr A", what: "scan" };
+    await work((tx) => recordDecision(tx, id, { ...clearance, on: "2024-02-29", by }));
+    await work((tx) => recordDecision(tx, id, { ...clearance, on: "2024-02-29", by }));
+    await work((tx) =>
+      recordDecision(tx, id, { ...clearance, id: randomUUID(), kind: "withdrawn", on: "2026-01-06", by }),
+    );
+    expect((await work((tx) => decisionsOf(tx, id))).map((each) => [each.kind, each.on])).toEqual([
+      ["clearance", "2024-02-29"],
+      ["withdrawn", "2026-01-06"],
+    ]);
+    const signature = [
+      [
+        [1, 2],
+        [30, 40],
+      ],
+    ] as [number, number][][];
+    const consent = { subject: "general" as const, visitId: visits[0]!, textVersion: "2026-11", text: "I agree.", by };
+    const signed = { ...consent, id: randomUUID(), given: true, signedBy: "Wilma Test", signature };
+    await work((tx) => recordConsent(tx, id, signed));
+    await work((tx) => recordConsent(tx, id, { ...signed, id: randomUUID(), given: false, signature: null }));
+    expect(await work((tx) => consentsOf(tx, id))).toMatchObject([
+      { given: true, signature, textVersion: "2026-11", text: "I agree.", signedBy: "Wilma Test" },
+      { given: false, signature: null },
+    ]);
+  });
+
+  it("cannot be rewritten or erased by the application", async () => {
+    for (const table of ["history_version", "screening_answer", "caution_decision", "consent", "session_event"]) {
+      await expect(work((tx) => tx(table).del())).rejects.toThrow(/permission denied/);
+      await expect(work((tx) => tx(table).update({ created_at: tx.fn.now() }))).rejects.toThrow(/permission denied/);
+    }
+  });
+
+  it("takes no answer and no act it does not know", async () => {
+    const { id } = await newClient();
+    await expect(
+      work((tx) =>
+        recordAnswer(tx, id, { id: randomUUID(), visitId: null, question: "q", answer: "perhaps" as never, by }),
+      ),
+    ).rejects.toThrow(/check constraint/);
+  });
+});
+
+describe("wishes", () => {
+  it("are the usual ones until something is said", async () => {
+    const { id } = await newClient();
+    expect(await work((tx) => preferencesOf(tx, id))).toEqual({ ...usualPreferences, version: 0 });
+  });
+
+  it("refuse the second of two tabs", async () => {
+    const { id } = await newClient();
+    const wish = (version: number, pauseWord: string) =>
+      work((tx) => savePreferences(tx, id, version, { ...usualPreferences, pauseWord }));
+    await wish(0, "harbour");
+    await expect(wish(0, "lantern")).rejects.toThrow(Stale);
+    await wish(1, "lantern");
+    await expect(wish(1, "harbour")).rejects.toThrow(Stale);
+    expect(await work((tx) => preferencesOf(tx, id))).toMatchObject({ pauseWord: "lantern", version: 2 });
+  });
+});
+
+describe("own scales and hand measurements", () => {
+  it("keeps scores by visit; scoring again corrects", async () => {
+    const { id, visits } = await newClient();
+    const measure = randomUUID();
+    await work((tx) => saveOwnMeasure(tx, id, { id: measure, kind: "activity", name: "Climb" }));
+    await work((tx) => saveOwnMeasure(tx, id, { id: measure, kind: "activity", name: "Climb the stairs" }));
+    await work((tx) => saveOwnScore(tx, id, measure, visits[1]!, 5));
+    await work((tx) => saveOwnScore(tx, id, measure, visits[0]!, 3));
+    await work((tx) => saveOwnScore(tx, id, measure, visits[1]!, 6));
+    await work((tx) => saveOwnWords(tx, visits[0]!, "stiff"));
+    await work((tx) => saveOwnWords(tx, visits[0]!, "less stiff"));
+    await work((tx) => retireOwnMeasure(tx, id, measure, true));
+    expect(await work((tx) => ownMeasuresOf(tx, id))).toEqual({
+      measures: [{ id: measure, kind: "activity", name: "Climb the stairs", retired: true }],
+      scores: [
+        { measureId: measure, visit: 1, score: 3 },
+        { measureId: measure, visit: 2, score: 6 },
+      ],
+      words: [{ visit: 1, words: "less stiff" }],
+    });
+  });
+
+  it("takes no score over 10, and none for another client's scale", async () => {
+    const [one, other] = [await newClient(), await newClient()];
+    const measure = randomUUID();
+    await work((tx) => saveOwnMeasure(tx, one.id, { id: measure, kind: "pain", name: "neck" }));
+    await expect(work((tx) => saveOwnScore(tx, one.id, measure, one.visits[0]!, 11))).rejects.toThrow(/check/);
+    await expect(work((tx) => saveOwnScore(tx, other.id, measure, other.visits[0]!, 5))).rejects.toThrow(NotFound);
+    await expect(work((tx) => retireOwnMeasure(tx, other.id, measure, true))).rejects.toThrow(NotFound);
+    // nor can another client's form rename it
+    await work((tx) => saveOwnMeasure(tx, other.id, { id: measure, kind: "pain", name: "renamed" }));
+    expect((await work((tx) => ownMeasuresOf(tx, one.id))).measures).toMatchObject([{ name: "neck" }]);
+  });
+
+  it("keeps one value per metric and moment, whatever it was taken with, until it is taken back", async () => {
+    const { id, visits } = await newClient();
+    const take = (value: number | null, method: "inclinometer" | "goniometer", moment: "before" | "after" = "before") =>
+      work((tx) => saveMeasurement(tx, visits[0]!, { moment, readingId: "head-tilt.front", method, value }));
+    await take(3, "inclinometer");
+    await take(2, "goniometer");
+    await take(1, "inclinometer", "after");
+    expect(await work((tx) => measurementsOf(tx, id))).toEqual([
+      { ordinal: 1, moment: "before", readingId: "head-tilt.front", method: "goniometer", value: 2 },
+      { ordinal: 1, moment: "after", readingId: "head-tilt.front", method: "inclinometer", value: 1 },
+    ]);
+    await take(null, "inclinometer");
+    expect(await work((tx) => measurementsOf(tx, id))).toHaveLength(1);
+  });
+
+  it("keeps visits that hold any of it when a series gets shorter", async () => {
+    const { id, visits } = await newClient();
+    await work((tx) => saveOwnWords(tx, visits[2]!, "later"));
+    await work((tx) => planVisits(tx, id, ["2026-01-05"]));
+    expect((await work((tx) => listVisits(tx, id))).map((visit) => visit.ordinal)).toEqual([1, 3]);
+  });
+});
+
+describe("handing over the tablet", () => {
+  const email = `${randomUUID().slice(0, 8)}@test.example`;
+  let token: string;
+  let sessionId: string;
+  beforeAll(async () => {
+    const password_hash = await hashPassword("right words");
+    await work((tx) => tx("practitioner").insert({ id: randomUUID(), name: by, email, password_hash }));
+    const signedIn = await signIn(db.app, email, "right words", "x");
+    if (signedIn.kind !== "signed-in") throw new Error(signedIn.kind);
+    token = signedIn.token;
+    sessionId = (await work((tx) => practitionerOfToken(tx, token)))!.sessionId;
+  });
+
+  it("locks this sign-in to one client's questions, and no other", async () => {
+    const { id, visits } = await newClient();
+    const other = await signIn(db.app, email, "right words", "y");
+    const handover = await work((tx) => handOver(tx, sessionId, id, visits[0]!));
+    expect(await work((tx) => handoverOfSession(tx, sessionId))).toMatchObject({
+      id: handover,
+      clientId: id,
+      visitId: visits[0],
+    });
+    const otherId = await work((tx) => practitionerOfToken(tx, (other as { token: string }).token));
+    expect(await work((tx) => handoverOfSession(tx, otherId!.sessionId))).toBeUndefined();
+    await work((tx) => takeBack(tx, sessionId, handover));
+    expect(await work((tx) => handoverOfSession(tx, sessionId))).toBeUndefined();
+    const [row] = await work((tx) => tx("handover").where({ id: handover }));
+    expect(row.ended_at).not.toBeNull();
+  });
+
+  it("knows the practitioner's own password, and throttles guesses", async () => {
+    expect(await passwordIs(db.app, { email }, "right words")).toBe(true);
+    for (let i = 0; i < 6; i++) expect(await passwordIs(db.app, { email }, "guess")).toBe(false);
+    expect(await passwordIs(db.app, { email }, "right words")).toBe("throttled");
+    // a client who guesses at the tablet locks nobody out of signing in elsewhere
+    expect((await signIn(db.app, email, "right words", "z")).kind).toBe("signed-in");
+  });
+
+  it("keeps the practitioner's school with their settings", async () => {
+    const { id } = (await work((tx) => practitionerOfToken(tx, token)))!;
+    const school = {
+      pressureCeiling: 4,
+      hold: { least: 60, most: 90 },
+      oil: false,
+      wax: true,
+      way: "indirect" as const,
+      withoutElbow: true,
+      withoutThumb: false,
+    };
+    await work((tx) => saveSettings(tx, id, { dim: true, school }));
+    expect((await work((tx) => practitionerOfToken(tx, token)))!.settings).toEqual({ dim: true, school });
+  });
+});
