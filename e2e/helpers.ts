@@ -13,6 +13,8 @@ export async function signIn(page: Page, email = "odile@kiln.example", password 
 
 /** No serious or critical accessibility fault (WCAG 2 A and AA rules of axe). */
 export async function accessible(page: Page) {
+  // colours in the middle of a transition are nobody's reading
+  await page.evaluate(() => Promise.all(document.getAnimations().map((each) => each.finished.catch(() => undefined))));
   const { violations } = await new AxeBuilder({ page })
     .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa"])
     .analyze();
@@ -27,8 +29,8 @@ export async function accessible(page: Page) {
 /** Fails the test on any error a page logs: script faults, refused styles, broken hydration. */
 export function noConsoleErrors(page: Page): () => void {
   const errors: string[] = [];
-  page.on("console", (message) => message.type() === "error" && errors.push(message.text()));
-  page.on("pageerror", (error) => errors.push(error.message));
+  page.on("console", (message) => message.type() === "error" && errors.push(`${page.url()} ${message.text()}`));
+  page.on("pageerror", (error) => errors.push(`${page.url()} ${error.message}`));
   return () => expect(errors).toEqual([]);
 }
 

@@ -66,8 +66,7 @@ export function SafetyFigure({
                 strokeLinejoin="round"
               >
                 <title>
-                  {regionName(region)}, {side === "L" ? "left" : "right"}
-                  {state === "out" ? ": out" : state === "limited" ? ": limited" : ""}
+                  {`${regionName(region)}, ${side === "L" ? "left" : "right"}${state === "out" ? ": out" : state === "limited" ? ": limited" : ""}`}
                 </title>
               </path>
             );
