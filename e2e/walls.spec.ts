@@ -24,7 +24,21 @@ test("a second practice's practitioner gets “not found” for every address of
   await db.destroy();
 
   await signIn(page, email, "other words");
-  const stages = ["", "/edit", "/assess/stand", "/assess/touch", "/assess/listen", "/path", "/sessions", "/change"];
+  const stages = [
+    "",
+    "/edit",
+    "/intake",
+    "/intake/screening",
+    "/intake/consent",
+    "/intake/wishes",
+    "/intake/scales",
+    "/assess/stand",
+    "/assess/touch",
+    "/assess/listen",
+    "/path",
+    "/sessions",
+    "/change",
+  ];
   for (const address of [
     ...stages.map((stage) => `/clients/${ruben}${stage}`),
     `/run/${first.visit}`,
@@ -37,7 +51,12 @@ test("a second practice's practitioner gets “not found” for every address of
   const same = { "Sec-Fetch-Site": "same-origin", "Content-Type": "application/json" };
   for (const [address, data] of [
     [`/run/${first.visit}/events`, []],
+    [`/run/${first.visit}`, { intent: "nothing-changed", id: randomUUID() }],
     [`/clients/${ruben}/photos/${first.photo}`, { intent: "remove" }],
+    [
+      `/clients/${ruben}/cautions`,
+      { id: randomUUID(), outcomeKey: "x", kind: "clearance", who: "Dr A", on: "2026-01-05", what: "cleared" },
+    ],
     [
       `/clients/${ruben}/photos/upload?id=${randomUUID()}&visit=${first.visit}&moment=before&view=front&stickLength=1000&cameraDistance=3000&cameraHeight=950`,
       "x",
@@ -45,6 +64,15 @@ test("a second practice's practitioner gets “not found” for every address of
   ] as const) {
     const answer = await page.request.post(address, { data, headers: same });
     expect({ address, status: answer.status() }).toEqual({ address, status: 404 });
+  }
+  // a form of one's own page, sent to another practice's client
+  for (const stage of stages.slice(1)) {
+    const answer = await page.request.post(`/clients/${ruben}${stage}`, {
+      data: { visitId: first.visit, intent: "hand-over", id: randomUUID(), version: 1 },
+      headers: same,
+    });
+    expect({ stage, status: answer.status() >= 400 }).toEqual({ stage, status: true });
+    expect(await answer.text()).not.toContain("Asplund");
   }
   await page.goto(`/clients/${ruben}`);
   await expect(page.getByRole("heading", { name: "Nothing here by that address" })).toBeVisible();

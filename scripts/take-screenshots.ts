@@ -3,6 +3,8 @@ import { chromium, type Page } from "@playwright/test";
 
 const base = process.argv[2]!;
 const ruben = "/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e01";
+const petra = "/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e03";
+const desmond = "/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e06";
 const maribel = "/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e05";
 
 async function main() {
@@ -43,6 +45,15 @@ async function main() {
   await shot("today", "/");
   await shot("clients", "/clients");
   await shot("overview", ruben);
+  await shot("intake", `${desmond}/intake`, async () => {
+    await page.getByLabel("What", { exact: true }).fill("broken left wrist");
+    await page.getByLabel("When", { exact: true }).fill("11 weeks ago");
+  });
+  await shot("screening", `${petra}/intake/screening`);
+  await shot("cautions", `${petra}/intake`, async () => {
+    await page.getByRole("button", { name: "Osteoporosis" }).click();
+    await page.getByRole("button", { name: "Record a clearance" }).click();
+  });
   await shot("stand-front", `${ruben}/assess/stand?view=front`);
   await shot("stand-side", `${ruben}/assess/stand?view=left`, async () => {
     await page.getByRole("button", { name: /^C7 spinous process/ }).click();
@@ -70,6 +81,11 @@ async function main() {
   await page.getByRole("button", { name: "more" }).click();
   await page.waitForTimeout(18_000);
   await shot("run-sheet");
+  // last of all: a handed-over tablet cannot be left
+  await page.goto(`${petra}/intake/screening`);
+  await page.getByRole("button", { name: "Hand over the tablet" }).click();
+  await page.getByRole("heading", { level: 1 }).waitFor();
+  await shot("handed-over");
   await browser.close();
 }
 void main();
