@@ -137,7 +137,7 @@ test("every form answers a bad value with the field, the rule and the value, and
     ["/edit", { ...client, complaintRegion: "soul" }, /“soul” is not one of the regions/],
     ["/intake", { ...entry, what: "" }, /What: type what it was/],
     ["/intake", { ...entry, when: "the flood" }, /“the flood” is not understood/],
-    ["/intake", { ...entry, when: "2030" }, /2030” is still to come|is not understood/],
+    ["/intake", { ...entry, when: "2030" }, /“2030” is still to come/],
     ["/intake", { ...entry, where: "attic" }, /“attic” is no place we know/],
     ["/intake", { ...entry, condition: "rabies" }, /“rabies” is not in the catalogue/],
     ["/intake", { ...entry, intent: "strike" }, /say why it is changed/],

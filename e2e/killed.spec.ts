@@ -67,6 +67,7 @@ test("a server killed in mid-session loses nothing, and what was pressed meanwhi
     await page.reload();
     await expect(page.getByRole("heading", { level: 2 })).toHaveText(step);
     await expect(page.getByText(pass).first()).toBeVisible();
+    await page.waitForLoadState("networkidle");
     await page.keyboard.press("ArrowLeft");
     await expect(page.getByText("Noted: before the fall")).toBeVisible();
 

@@ -1,7 +1,9 @@
 import Alert from "@mui/material/Alert";
 import Button from "@mui/material/Button";
 import Snackbar from "@mui/material/Snackbar";
-import { createContext, useCallback, useContext, useState, type ReactNode } from "react";
+import { createContext, useCallback, useContext, useEffect, useState, type ReactNode } from "react";
+
+import { unsent } from "./keep-typed";
 
 type Notice = { key: number; text: string; severity: "info" | "error"; undo?: () => void };
 type Notify = (text: string, options?: { undo?: () => void; severity?: "info" | "error" }) => void;
@@ -19,6 +21,14 @@ export function Notices({ children }: { children: ReactNode }) {
       setNotice((last) => ({ key: (last?.key ?? 0) + 1, text, severity, ...(undo ? { undo } : {}) })),
     [],
   );
+  useEffect(() => {
+    const lost = () =>
+      notify("No connection: nothing was saved, and nothing you typed is lost. Try again when it is back.", {
+        severity: "error",
+      });
+    window.addEventListener(unsent, lost);
+    return () => window.removeEventListener(unsent, lost);
+  }, [notify]);
   const close = () => setNotice(undefined);
   const undo = notice?.undo;
   return (

@@ -97,6 +97,7 @@ describe("reading a typed entry", () => {
     [{ what: "x".repeat(301) }, "what", /at most 300/],
     [{ when: "flood day" }, "when", /“flood day” is not understood/],
     [{ when: "2027-05-01" }, "when", /still to come/],
+    [{ when: "2030" }, "when", /“2030” is still to come/],
     [{ where: "garage" }, "where", /“garage” is no place/],
     [{ condition: "rabies" }, "condition", /“rabies” is not in the catalogue/],
     [{ kind: "mood" as never }, "kind", /“mood”/],

@@ -122,10 +122,10 @@ function lastSpan(which: string, unit: string, today: IsoDay): [IsoDay, IsoDay] 
   return capped([`${year - back}-01-01`, `${year - back}-12-31`], today);
 }
 
-/** What is told as past cannot be later than today. */
+/** What can have been already was by today; what lies wholly ahead is left for the caller to judge. */
 const capped = ([earliest, latest]: [IsoDay, IsoDay], today: IsoDay): [IsoDay, IsoDay] => [
-  earliest > today ? today : earliest,
-  latest > today ? today : latest,
+  earliest,
+  earliest <= today && latest > today ? today : latest,
 ];
 
 /** "12 weeks", "7 months", "about 10 years": how long before `day` something was, as people say it. */

@@ -13,6 +13,8 @@ import { clientSchema, emptyForm, toDraft } from "./client-form";
 
 export const meta: Route.MetaFunction = () => [{ title: "New client · Ember Path" }];
 
+export { keepTyped as clientAction } from "~app/ui/keep-typed";
+
 /** The id is made before the form is sent, so that a double click makes one client. */
 export const loader = () => ({ id: randomUUID() });
 

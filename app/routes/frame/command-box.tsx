@@ -19,6 +19,11 @@ const places: Command[] = [
 ];
 const stages = [
   ["Overview", ""],
+  ["History: what was and what is", "/intake"],
+  ["Screening: may I work", "/intake/screening"],
+  ["Consent", "/intake/consent"],
+  ["Wishes: covering, positions, pause word", "/intake/wishes"],
+  ["Own scales: activities and pain", "/intake/scales"],
   ["Stand: mark photographs", "/assess/stand"],
   ["Touch: restrictions", "/assess/touch"],
   ["Listen: light touch", "/assess/listen"],
@@ -34,6 +39,7 @@ const shortcuts = [
   ["Arrows, Shift+arrows", "Stand: move the chosen mark 1 or 10 pixels"],
   ["Enter / Delete", "Stand: place at the cross / take the mark away"],
   ["Ctrl Z / Ctrl Y", "Stand: undo / redo"],
+  ["Y / N / D", "Screening: yes, no, don’t know, and on to the next question"],
   ["→ ← S N", "Run sheet: next, back, skip, note"],
 ] as const;
 

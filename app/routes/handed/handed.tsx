@@ -54,6 +54,8 @@ const answerSchema = object({
     .required(),
 });
 
+export { keepTyped as clientAction } from "~app/ui/keep-typed";
+
 export function action({ request, params, context }: Route.ActionArgs) {
   return inSession(context, async ({ tx, practitioner }) => {
     const handover = await handoverOfSession(tx, practitioner.sessionId);

@@ -72,6 +72,8 @@ const schoolSchema = object({
   withoutThumb: boolean().required(),
 });
 
+export { keepTyped as clientAction } from "~app/ui/keep-typed";
+
 /** Saves how the practitioner works. */
 export function action({ request, context }: Route.ActionArgs) {
   return inSession(context, async ({ tx, practitioner }) => {

@@ -67,6 +67,8 @@ const agreedSchema = object({
   given: boolean().required(),
 });
 
+export { keepTyped as clientAction } from "~app/ui/keep-typed";
+
 /** What is asked at the table before the clock starts: agreement for today, and whether anything changed. */
 export function action({ request, params, context }: Route.ActionArgs) {
   return inSession(context, async ({ tx, practitioner }) => {

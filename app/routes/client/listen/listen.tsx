@@ -77,6 +77,8 @@ const schema = object({
   }).required(),
 });
 
+export { keepTyped as clientAction } from "~app/ui/keep-typed";
+
 export function action({ request, params, context }: Route.ActionArgs) {
   return inSession(context, async ({ tx }) => {
     const body = (await request.json()) as { visitId?: string };

@@ -64,6 +64,8 @@ export function loader({ params, context }: Route.LoaderArgs) {
   });
 }
 
+export { keepTyped as clientAction } from "~app/ui/keep-typed";
+
 /** Why nothing may be planned: cautions that refer on a day still to come. */
 const referring = (input: PlanInput): string[] =>
   input.cautions

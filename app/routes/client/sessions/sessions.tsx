@@ -74,6 +74,8 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
   });
 }
 
+export { keepTyped as clientAction } from "~app/ui/keep-typed";
+
 export function action({ request, params, context }: Route.ActionArgs) {
   return inSession(context, async ({ tx }) => {
     const form = await request.formData();
@@ -93,7 +95,8 @@ export function action({ request, params, context }: Route.ActionArgs) {
   });
 }
 
-export default function Sessions({ loaderData, actionData }: Route.ComponentProps) {
+export default function Sessions({ loaderData, actionData: answer }: Route.ComponentProps) {
+  const actionData = answer as { stale?: boolean; note?: string } | undefined;
   const { clientId, visit, planned, run, today, caps, held, obstacles } = loaderData;
   return (
     <Box

@@ -61,6 +61,8 @@ const measuredSchema = object({
   value: number().nullable().default(null).typeError("Type a number, or leave it empty."),
 });
 
+export { keepTyped as clientAction } from "~app/ui/keep-typed";
+
 /** Keeps one measurement that was taken by hand. */
 export function action({ request, params, context }: Route.ActionArgs) {
   return inSession(context, async ({ tx }) => {

@@ -31,6 +31,8 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
   });
 }
 
+export { keepTyped as clientAction } from "~app/ui/keep-typed";
+
 export function action({ request, params, context }: Route.ActionArgs) {
   return inSession(context, async ({ tx }) => {
     const body = (await request.json()) as { intent: string; id?: string; visitId?: string };

@@ -48,6 +48,8 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
   });
 }
 
+export { keepTyped as clientAction } from "~app/ui/keep-typed";
+
 export function action({ request, params, context }: Route.ActionArgs) {
   return inSession(context, async ({ tx, practitioner }) => {
     const { value, errors } = await validate(consentSchema, await request.json());

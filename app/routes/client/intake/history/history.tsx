@@ -72,6 +72,8 @@ const changeSchema = object({
 });
 const acts = { tell: "told", change: "changed", end: "ended", reopen: "reopened", strike: "struck" } as const;
 
+export { keepTyped as clientAction } from "~app/ui/keep-typed";
+
 export function action({ request, params, context }: Route.ActionArgs) {
   return inSession(context, async ({ tx, practitioner }) => {
     const client = await getClient(tx, params.clientId);

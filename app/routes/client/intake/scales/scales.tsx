@@ -52,6 +52,8 @@ const wordsSchema = object({
   words: string().trim().default("").max(4000, "In their words: at most 4000 characters."),
 });
 
+export { keepTyped as clientAction } from "~app/ui/keep-typed";
+
 export function action({ request, params, context }: Route.ActionArgs) {
   return inSession(context, async ({ tx }) => {
     const body = (await request.json()) as { intent?: string; visitId?: string; id?: string; retired?: boolean };

@@ -55,6 +55,8 @@ const answersSchema = object({
     .required(),
 });
 
+export { keepTyped as clientAction } from "~app/ui/keep-typed";
+
 export function action({ request, params, context }: Route.ActionArgs) {
   return inSession(context, async ({ tx, practitioner }) => {
     const body = (await request.json()) as { intent?: string; visitId?: string };

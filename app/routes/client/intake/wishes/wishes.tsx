@@ -38,6 +38,8 @@ export function loader({ params, context }: Route.LoaderArgs) {
   });
 }
 
+export { keepTyped as clientAction } from "~app/ui/keep-typed";
+
 export function action({ request, params, context }: Route.ActionArgs) {
   return inSession(context, async ({ tx }) => {
     const client = await getClient(tx, params.clientId);

@@ -1,0 +1,92 @@
+import { layerKeys } from "../anatomy/layers";
+import { regionKeys } from "../anatomy/regions";
+import { neededCover, prepares, regionsWorked, workingDepth } from "../series/rulebook";
+import { catalogue, techniqueOf } from "./catalogue";
+import { lightest } from "./safety-tags";
+import { isStrong, passesOf } from "./technique";
+
+describe("the catalogue of techniques", () => {
+  it("has unique keys and names, and reads each back by its key", () => {
+    expect(new Set(catalogue.map((each) => each.key)).size).toBe(catalogue.length);
+    expect(new Set(catalogue.map((each) => each.name)).size).toBe(catalogue.length);
+    for (const technique of catalogue) expect(techniqueOf(technique.key)).toBe(technique);
+    expect(() => techniqueOf("unheard-of")).toThrow(/"unheard-of" is not in the catalogue/);
+  });
+
+  it("reads every part of every row as something that is known", () => {
+    for (const technique of catalogue) {
+      const { minutes, pressure, doses, positions, load, what } = technique;
+      expect([...layerKeys, "LT"]).toContain(technique.layer);
+      expect(["dry", "wax", "oil", "any"]).toContain(technique.medium);
+      expect(["open", "warm", "work", "balance", "close"]).toContain(technique.phase);
+      for (const position of positions) expect(["prone", "supine", "side", "seated"]).toContain(position);
+      expect(new Set(positions).size).toBe(positions.length);
+      expect(minutes.least).toBeGreaterThan(0);
+      expect(minutes.ideal).toBeGreaterThanOrEqual(minutes.least);
+      expect(pressure).toBeGreaterThanOrEqual(0);
+      expect(pressure).toBeLessThanOrEqual(10);
+      for (const dose of doses) {
+        expect(regionKeys).toContain(dose.region);
+        expect(layerKeys).toContain(dose.layer);
+        expect(dose.share).toBeGreaterThan(0);
+        expect(dose.share).toBeLessThanOrEqual(1);
+      }
+      for (const value of Object.values(load)) expect([1, 2, 3]).toContain(value);
+      expect(what).toMatch(/^[A-Z].*\.$/);
+      expect(technique.stopWhen).not.toMatch(/^[A-Z]|\.$/);
+    }
+  });
+
+  // common practice: three passes of what loosens, one of what opens, warms, closes or is followed
+  it("passes three times over work and balance, and once over the rest", () => {
+    for (const technique of catalogue) {
+      const worked = technique.phase === "work" || technique.phase === "balance";
+      expect(passesOf(technique)).toBe(worked && technique.layer !== "LT" ? 3 : 1);
+    }
+  });
+
+  // common practice: 5 of 10 is the ceiling on tender points, and nothing usual goes over 7
+  it("keeps light touch light and the strongest work within a strong school", () => {
+    for (const technique of catalogue) {
+      if (technique.layer === "LT") expect(technique.pressure).toBeLessThanOrEqual(2);
+      expect(technique.pressure).toBeLessThanOrEqual(7);
+      expect(isStrong(technique)).toBe(technique.pressure >= 6);
+      expect(lightest(technique)).toBeLessThanOrEqual(technique.pressure);
+    }
+  });
+
+  it("offers an opening, a closing and a way up in every position a client may be confined to", () => {
+    for (const place of ["prone", "supine", "side", "seated"] as const)
+      for (const phase of ["open", "close"] as const)
+        expect({
+          place,
+          phase,
+          found: catalogue.some(
+            (each) => each.phase === phase && (each.positions.length === 0 || each.positions.includes(place)),
+          ),
+        }).toEqual({ place, phase, found: true });
+  });
+
+  it("reaches every region at the surface and below, so that nothing is without a way in", () => {
+    for (const region of regionKeys) {
+      const here = catalogue.filter((each) => each.layer !== "LT" && each.doses.some((dose) => dose.region === region));
+      expect(Math.min(...here.map(workingDepth))).toBeLessThanOrEqual(2);
+      expect(Math.max(...here.map(workingDepth))).toBeGreaterThanOrEqual(3);
+    }
+  });
+
+  it("prepares everything that has to be prepared, in each region it works", () => {
+    for (const technique of catalogue.filter((each) => neededCover(each) > 0))
+      for (const region of regionsWorked(technique))
+        expect({
+          technique: technique.key,
+          region,
+          ways: catalogue.filter((cover) => cover !== technique && prepares(cover, technique, region)).length > 0,
+        }).toEqual({ technique: technique.key, region, ways: true });
+  });
+
+  it("asks for consent where hands come near what is sensitive", () => {
+    for (const key of ["psoas-wait", "adductor-lean", "pec-minor-open", "subscap-reach", "rib-space-glide"])
+      expect(techniqueOf(key).consent).toBe(true);
+  });
+});

@@ -1,0 +1,207 @@
+import { expect, test } from "@playwright/test";
+import { accessible, newClient, noConsoleErrors, ruben, signIn } from "./helpers";
+import { readyToWork, solve, tell } from "./intake-steps";
+
+const petra = "/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e03";
+const maribel = "/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e05";
+
+test("Today says what has to be known before hands touch anyone, on a phone too", async ({ page }) => {
+  const clean = noConsoleErrors(page);
+  await signIn(page);
+  const row = page.getByRole("listitem").filter({ hasText: "Ines Okafor-Lind" });
+  await expect(row).toContainText("Allergy to nuts");
+  await expect(row).toContainText("Pressure up to 5");
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect(row).toBeVisible();
+  const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+  expect(wide).toBeLessThanOrEqual(390);
+  await accessible(page);
+  await row.getByRole("link", { name: "Ines Okafor-Lind" }).click();
+  await expect(page.getByRole("button", { name: "Allergy to nuts" })).toBeVisible();
+  clean();
+});
+
+test("the intake fits a tablet held upright, by touch", async ({ browser }) => {
+  const context = await browser.newContext({
+    viewport: { width: 820, height: 1180 },
+    hasTouch: true,
+    baseURL: process.env.BASE_URL!,
+  });
+  const page = await context.newPage();
+  await signIn(page);
+  const home = await newClient(page, "Held Upright");
+  await page.goto(`${home}/intake`);
+  await tell(page, "sprained right ankle", "summer 2024");
+  for (const part of ["", "/screening", "/consent", "/wishes", "/scales"]) {
+    await page.goto(`${home}/intake${part}`);
+    await expect(page.getByRole("navigation", { name: "Intake" })).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(820);
+    await accessible(page);
+  }
+  await page.goto(`${home}/intake/screening`);
+  const calf = page.getByRole("group", { name: /calves hot/ });
+  await calf.getByRole("button", { name: "Don’t know" }).tap();
+  await expect(calf.getByRole("button", { name: "Don’t know" })).toHaveAttribute("aria-pressed", "true");
+  await page.goto(`${home}/intake/consent`);
+  await page.getByRole("button", { name: "Ask" }).first().tap();
+  const pad = (await page.getByRole("img", { name: "Sign here" }).boundingBox())!;
+  await page.touchscreen.tap(pad.x + 80, pad.y + 40);
+  await expect(page.getByRole("button", { name: "I agree" })).toBeEnabled();
+  await page.getByRole("button", { name: "Clear" }).tap();
+  await expect(page.getByRole("button", { name: "I agree" })).toBeDisabled();
+  await page.getByRole("button", { name: "I do not agree" }).tap();
+  await expect(page.getByText(/^Declined .* Without it no session starts/)).toBeVisible();
+  await context.close();
+});
+
+test("the command box reaches every part of a client, and ? lists the keys", async ({ page }) => {
+  await signIn(page);
+  await page.goto(petra);
+  await expect(page.getByRole("button", { name: "Osteoporosis" })).toBeVisible();
+  for (const [typed, option, address] of [
+    ["screen", "Screening: may I work", /intake\/screening/],
+    ["wish", "Wishes: covering, positions, pause word", /intake\/wishes/],
+    ["hist", "History: what was and what is", /\/intake$/],
+    ["own sc", "Own scales: activities and pain", /intake\/scales/],
+  ] as const) {
+    await page.keyboard.press("Control+k");
+    await page.getByRole("combobox", { name: /Jump to/ }).fill(typed);
+    await expect(page.getByRole("option", { name: option })).toBeVisible();
+    await page.keyboard.press("Enter");
+    await expect(page).toHaveURL(address);
+    await expect(page.getByRole("dialog")).toHaveCount(0);
+  }
+  await page.keyboard.press("?");
+  await expect(page.getByText("Screening: yes, no, don’t know, and on to the next question")).toBeVisible();
+});
+
+test("what they wish filters the plan, and the run sheet knows the pause word", async ({ page }) => {
+  test.setTimeout(120_000);
+  await signIn(page);
+  const home = await newClient(page, "Clothed Always");
+  await readyToWork(page, home);
+  await page.goto(`${home}/intake/wishes`);
+  await page.getByRole("button", { name: "Stays clothed" }).click();
+  await page.getByRole("group", { name: "Positions not possible" }).getByRole("button", { name: "Prone" }).click();
+  await page.getByLabel("Add an area").fill("left foot");
+  await page.getByRole("button", { name: "Add lower legs, feet, left" }).click();
+  await page.getByLabel("Pause word").fill("anchor");
+  await page.getByRole("button", { name: "Save wishes" }).click();
+  await expect(page.getByText("Saved. The plan follows.")).toBeVisible();
+  for (const chip of ["Not touched: lower legs, feet, left", "Stays clothed"])
+    await expect(page.getByRole("button", { name: chip, exact: true })).toBeVisible();
+  await page.getByRole("button", { name: /^\d more$/ }).click();
+  await expect(page.getByRole("dialog", { name: "Cautions" })).toContainText("On “anchor” everything stops at once.");
+  // a wish is changed where it was made: nobody decides against it
+  await expect(page.getByRole("dialog").getByRole("button", { name: /Work against|clearance/ })).toHaveCount(0);
+  await page.getByRole("dialog").getByRole("button", { name: "Close" }).click();
+  await solve(page, home);
+  await page.goto(`${home}/sessions`);
+  await expect(page.getByRole("listitem").filter({ hasText: "prone" })).toHaveCount(0);
+  await expect(page.getByRole("region", { name: "Left out for safety" })).toContainText("Stays clothed");
+  await page.getByRole("link", { name: "Start the session" }).click();
+  await expect(page.getByText("pause word “anchor”")).toBeVisible();
+  await page.goto(`${home}/path`);
+  await expect(page.getByText(/break.? a caution/)).toHaveCount(0);
+});
+
+test("the practitioner's own school holds in every plan of theirs and in nobody else's", async ({ page }) => {
+  test.setTimeout(120_000);
+  await signIn(page, "tamsin@kiln.example");
+  const home = await newClient(page, "Two Schools");
+  await readyToWork(page, home);
+  await solve(page, home);
+  await page.goto("/practice");
+  const form = page.getByRole("form", { name: "How you work" });
+  await form.getByLabel("Hold from (s)").fill("60");
+  await form.getByLabel("to (s)", { exact: true }).fill("30");
+  await form.getByRole("button", { name: "Save how you work" }).click();
+  await expect(form.getByText("Longest hold: it is shorter than the shortest.")).toBeVisible();
+  await expect(form.getByLabel("Hold from (s)")).toHaveValue("60");
+  await form.getByLabel("to (s)", { exact: true }).fill("90");
+  await form.getByLabel("Pressure up to").selectOption("3");
+  await form.getByRole("button", { name: "Follow ease" }).click();
+  await form.getByRole("button", { name: "Save how you work" }).click();
+  await expect(page.getByText(/Plans heed it/)).toBeVisible();
+  await page.goto(`${home}/path`);
+  await expect(page.getByText(/break.? a caution that was not there/)).toBeVisible();
+  await page.goto(`${home}/intake/screening`);
+  await expect(page.getByRole("region", { name: "What follows" })).toContainText("You work up to 3 of 10.");
+  // it stands on no chip: it says nothing about the client
+  await expect(page.getByRole("button", { name: "Your own ceiling" })).toHaveCount(0);
+  await page.goto("/practice");
+  await form.getByLabel("Pressure up to").selectOption("7");
+  await form.getByRole("button", { name: "Save how you work" }).click();
+  await expect(page.getByText(/Plans heed it/)).toBeVisible();
+  await page.goto(`${home}/path`);
+  await expect(page.getByText(/break.? a caution that was not there/)).toHaveCount(0);
+});
+
+test("own scales are judged by what counts, over the visits of the series", async ({ page }) => {
+  await signIn(page);
+  await page.goto(`/clients/${ruben}/intake/scales?visit=4`);
+  const bench = page.getByRole("group", { name: "Bend over the bench for an hour, 0 to 10" });
+  await expect(bench.getByRole("button", { name: "6", exact: true })).toHaveAttribute("aria-pressed", "true");
+  await expect(page.getByText("Better: +4 points since the first visit, 3 count.")).toBeVisible();
+  await expect(page.getByText(/Unclear: \+2 is less than the 3 points that count/)).toBeVisible();
+  await expect(page.getByText(/Mean of the activities: Better/)).toBeVisible();
+
+  const home = await newClient(page, "Own Words");
+  await page.goto(`${home}/intake/scales`);
+  const name = page.getByLabel("What they want to do again, or where it hurts");
+  for (const activity of ["Row", "Mend nets", "Climb the mast"]) {
+    await name.fill(activity);
+    await page.getByRole("button", { name: "Add as activity" }).click();
+    await expect(page.getByRole("group", { name: `${activity}, 0 to 10` })).toBeVisible();
+  }
+  await name.fill("Sleep");
+  await expect(page.getByRole("button", { name: "Add as activity" })).toBeDisabled();
+  await page.getByRole("button", { name: "Retire" }).first().click();
+  await expect(page.getByText("1 no longer asked")).toBeVisible();
+  await page.getByRole("button", { name: "Add as activity" }).click();
+  await expect(page.getByRole("group", { name: "Sleep, 0 to 10" })).toBeVisible();
+  await page.getByLabel("In their own words").fill("the left oar feels longer");
+  await page.getByRole("button", { name: "Keep" }).click();
+  await expect(page.getByText("Saved", { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel("In their own words")).toHaveValue("the left oar feels longer");
+});
+
+test("a change since last time is told before the visit, and again for the next", async ({ page }) => {
+  await signIn(page);
+  await page.goto(`${maribel}/intake/screening?visit=3`);
+  const changed = page.getByRole("region", { name: "What changed" });
+  await expect(changed.getByText("not asked for this visit")).toHaveCount(5);
+  await changed
+    .getByRole("group", { name: /new medication/ })
+    .getByRole("button", { name: "Yes" })
+    .click();
+  await expect(page.getByRole("region", { name: "What follows" })).toContainText(
+    "put it into the history before you work",
+  );
+  await changed.getByRole("button", { name: "Nothing changed" }).click();
+  await expect(changed.getByText("not asked for this visit")).toHaveCount(0);
+  await expect(
+    changed.getByRole("group", { name: /new medication/ }).getByRole("button", { name: "Yes" }),
+  ).toHaveAttribute("aria-pressed", "true");
+  await page.goto(`${maribel}/intake/screening?visit=1`);
+  await expect(
+    page.getByRole("region", { name: "What changed" }).getByRole("button", { name: "Yes" }).first(),
+  ).toBeDisabled();
+});
+
+test("a lost network in the middle of the intake says so and keeps what was typed", async ({ page, context }) => {
+  await signIn(page);
+  const home = await newClient(page, "Lost Network");
+  await page.goto(`${home}/intake`);
+  await page.getByLabel("What", { exact: true }).fill("osteoporosis");
+  await page.getByLabel("When", { exact: true }).fill("2022");
+  await context.setOffline(true);
+  await page.getByRole("button", { name: "Add", exact: true }).click();
+  await page.waitForTimeout(800);
+  await context.setOffline(false);
+  await expect(page.getByLabel("What", { exact: true })).toHaveValue("osteoporosis");
+  await page.getByRole("button", { name: "Add", exact: true }).click();
+  await expect(page.getByRole("button", { name: "Osteoporosis", exact: true })).toBeVisible();
+  await expect(page.getByRole("listitem").filter({ hasText: "Osteoporosis" })).toHaveCount(1);
+});
