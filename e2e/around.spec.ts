@@ -89,7 +89,7 @@ test("what they wish filters the plan, and the run sheet knows the pause word", 
   await page.getByRole("button", { name: "Save wishes" }).click();
   await expect(page.getByText("Saved. The plan follows.")).toBeVisible();
   for (const chip of ["Not touched: lower legs, feet, left", "Stays clothed"])
-    await expect(page.getByRole("button", { name: chip, exact: true })).toBeVisible();
+    await expect(page.locator("header").getByRole("button", { name: chip, exact: true })).toBeVisible();
   await page.getByRole("button", { name: /^\d more$/ }).click();
   await expect(page.getByRole("dialog", { name: "Cautions" })).toContainText("On “anchor” everything stops at once.");
   // a wish is changed where it was made: nobody decides against it

@@ -51,7 +51,7 @@ async function main() {
   });
   await shot("screening", `${petra}/intake/screening`);
   await shot("cautions", `${petra}/intake`, async () => {
-    await page.getByRole("button", { name: "Osteoporosis" }).click();
+    await page.locator("header").getByRole("button", { name: "Osteoporosis" }).click();
     await page.getByRole("button", { name: "Record a clearance" }).click();
   });
   await shot("stand-front", `${ruben}/assess/stand?view=front`);

@@ -1,11 +1,7 @@
-import { structures } from "../anatomy/structures";
-import { regionKeys } from "../anatomy/regions";
 import type { Restriction } from "../findings/restriction";
 import { historyOf, latestGrade } from "../findings/restriction";
 import { metrics, type MetricKey } from "../measure/metrics";
 import type { Reading } from "../measure/read-photo";
-import { seriesDates } from "../series/dates";
-import { ageOn } from "../client";
 import { outOfRange, targetOfRestriction, targetsFrom, targetsOfReading } from "./targets";
 
 const reading = (key: MetricKey, value: number, se: number, view = "front"): Reading => {
@@ -67,28 +63,5 @@ describe("targets", () => {
     const targets = targetsFrom([restriction], [reading("head-tilt", 6, 0.5), reading("head-tilt", 8, 0.5, "back")]);
     expect(targets[0]!.id).toBe("restriction-r1");
     expect(targets.filter((target) => target.id.startsWith("metric-head-tilt"))).toHaveLength(1);
-  });
-});
-
-describe("catalogues", () => {
-  it("gives every region structures at several layers, with keys used once", () => {
-    for (const region of regionKeys)
-      expect(
-        new Set(structures.filter((each) => each.region === region).map((each) => each.layer)).size,
-      ).toBeGreaterThanOrEqual(3);
-    expect(new Set(structures.map((each) => each.key)).size).toBe(structures.length);
-  });
-});
-
-describe("dates", () => {
-  it("keeps days apart across month ends, leap days and clock changes", () => {
-    expect(seriesDates("2028-02-24", 5, 3)).toEqual(["2028-02-24", "2028-02-29", "2028-03-05"]);
-    expect(seriesDates("2026-10-20", 7, 3)).toEqual(["2026-10-20", "2026-10-27", "2026-11-03"]);
-    expect(() => seriesDates("2026-10-20", 1, 3)).toThrow("at least 2 days lie between sessions, got 1");
-  });
-  it("counts a year only when the birthday has come", () => {
-    expect(ageOn("1985-11-25", "2026-11-24")).toBe(40);
-    expect(ageOn("1985-11-24", "2026-11-24")).toBe(41);
-    expect(ageOn(null, "2026-11-24")).toBeUndefined();
   });
 });

@@ -83,11 +83,11 @@ export default function Touch({ loaderData: { visit, restrictions } }: Route.Com
           aria-label="Peel to layer"
           sx={{ flexWrap: "wrap", mb: 1 }}
         >
-          <ToggleButton value="all" sx={{ px: 1, fontSize: 12.5 }}>
+          <ToggleButton value="all" sx={{ px: 0.75, fontSize: 12 }}>
             All layers
           </ToggleButton>
           {layers.map((layer) => (
-            <ToggleButton key={layer.key} value={layer.key} sx={{ gap: 0.75, px: 1, fontSize: 12.5 }}>
+            <ToggleButton key={layer.key} value={layer.key} sx={{ gap: 0.5, px: 0.75, fontSize: 12 }}>
               <Box
                 component="span"
                 sx={(t) => ({

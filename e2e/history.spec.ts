@@ -1,0 +1,105 @@
+import { expect, test } from "@playwright/test";
+import { accessible, newClient, noConsoleErrors, signIn } from "./helpers";
+import { tell } from "./intake-steps";
+
+test("an operation asks whether its scar is closed; not knowing keeps it out, a yes lets it in", async ({ page }) => {
+  const clean = noConsoleErrors(page);
+  await signIn(page);
+  const home = await newClient(page, "Closed Scar");
+  await page.goto(`${home}/intake`);
+  await page.getByLabel("What", { exact: true }).fill("knee operation");
+  await page.getByLabel("When", { exact: true }).fill("3 months ago");
+  await expect(page.getByText("Operation: Operation")).toBeVisible();
+  await page
+    .getByRole("group", { name: "Is the scar fully closed?" })
+    .getByRole("button", { name: "Don’t know" })
+    .click();
+  await expect(page.getByRole("status")).toContainText("A scar that is not closed, or may not be, is left alone.");
+  await page.getByRole("button", { name: "Add", exact: true }).click();
+  const entry = page.getByRole("listitem").filter({ hasText: "knee operation" }).first();
+  await expect(entry).toContainText("Operation: lower legs, feet");
+  await accessible(page);
+  await entry.getByRole("button", { expanded: false }).click();
+  await entry.getByRole("button", { name: "Correct" }).click();
+  const form = page.getByRole("form", { name: "Correct the entry" });
+  await form.getByRole("group", { name: "Is the scar fully closed?" }).getByRole("button", { name: "Yes" }).click();
+  await form.getByRole("button", { name: "Save" }).click();
+  await expect(form.getByText(/Why: say why it is changed/)).toBeVisible();
+  await form.getByLabel("Why it is corrected").fill("looked at it together");
+  await form.getByRole("button", { name: "Save" }).click();
+  await expect(form).toHaveCount(0);
+  await page.goto(`${home}/intake/screening`);
+  const follows = page.getByRole("region", { name: "What follows" });
+  await expect(follows).toContainText("After an operation the region starts with gentle scar slide.");
+  await expect(follows).not.toContainText("may not be, is left alone");
+  clean();
+});
+
+test("what lasts is ended and comes back; what the catalogue does not know is kept in their words", async ({
+  page,
+}) => {
+  await signIn(page);
+  const home = await newClient(page, "Comes Back");
+  await page.goto(`${home}/intake`);
+  await tell(page, "reflux", "about 5 years");
+  const chip = page.locator("header").getByRole("button", { name: "Reflux", exact: true });
+  await expect(chip).toBeVisible();
+  const entry = page.getByRole("listitem").filter({ hasText: "Reflux" }).first();
+  await entry.getByRole("button", { expanded: false }).click();
+  await entry.getByRole("button", { name: "It is over" }).click();
+  await entry.getByLabel("Over since").fill("2999-01-01");
+  await entry.getByRole("button", { name: "Mark as over" }).click();
+  await expect(entry.getByText("Over since: 2999-01-01 is still to come.")).toBeVisible();
+  await entry.getByLabel("Over since").fill("2026-01-15");
+  await entry.getByRole("button", { name: "Mark as over" }).click();
+  await expect(chip).toHaveCount(0);
+  await expect(entry).toContainText("over since 15 Jan");
+  await entry.getByRole("button", { name: "It is back" }).click();
+  await expect(chip).toBeVisible();
+  await expect(entry).toContainText("Open again");
+
+  await page.getByLabel("What", { exact: true }).fill("bad dreams since the storm");
+  await expect(page.getByText(/The catalogue does not know it/)).toBeVisible();
+  await page.getByRole("combobox", { name: /^Kind/ }).click();
+  await page.getByRole("option", { name: "Head or neck trauma" }).click();
+  await page.getByRole("button", { name: "Add", exact: true }).click();
+  const own = page.getByRole("listitem").filter({ hasText: "bad dreams since the storm" });
+  await expect(own).toContainText("no date");
+  await expect(own).toContainText("head or neck trauma");
+});
+
+test("the catalogue's guess can be refused, and another entry of it chosen by keyboard", async ({ page }) => {
+  await signIn(page);
+  const home = await newClient(page, "Other Words");
+  await page.goto(`${home}/intake`);
+  const what = page.getByLabel("What", { exact: true });
+  await what.fill("broken");
+  await expect(page.getByText("Injury: Fracture")).toBeVisible();
+  await page.keyboard.press("ArrowDown");
+  await page.keyboard.press("ArrowDown");
+  await page.keyboard.press("Enter");
+  await expect(page.getByText("Head or neck trauma: Skull fracture")).toBeVisible();
+  await expect(what).toHaveValue("broken");
+  await what.fill("broken heart");
+  await page.getByRole("option", { name: /None of these/ }).click();
+  await expect(page.getByText(/The catalogue does not know it/)).toBeVisible();
+  await page.getByRole("button", { name: "Add", exact: true }).click();
+  await expect(page.getByRole("listitem").filter({ hasText: "broken heart" })).toBeVisible();
+  await expect(page.locator("header").getByRole("button", { name: /Fracture/ })).toHaveCount(0);
+});
+
+test("the life line and the figure open the entry that is chosen on them", async ({ page }) => {
+  await signIn(page);
+  await page.goto("/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e03/intake");
+  await page.waitForLoadState("networkidle");
+  const line = page.getByRole("group", { name: "Time line of the history" });
+  await line.getByText(/Osteoporosis/).click();
+  const entry = page.getByRole("listitem").filter({ hasText: "thin bones, seen on a scan" }).first();
+  await expect(entry.getByText(/Said: “spring 2024”/)).toBeVisible();
+  await page.getByRole("group", { name: "Cautions on the body" }).getByText("1", { exact: true }).first().click();
+  await expect(page.getByRole("listitem").filter({ hasText: "broke the right wrist" }).first()).toContainText(
+    "Said: “last winter”",
+  );
+  await page.getByLabel("Stay-clear places").click();
+  await expect(page.getByLabel("Stay-clear places")).not.toBeChecked();
+});
