@@ -8,22 +8,26 @@ const width = 1000;
 const height = 300;
 const path = (stroke: Stroke) => stroke.map(([x, y], i) => `${i === 0 ? "M" : "L"}${x} ${y}`).join("");
 
+function Strokes({ strokes }: { strokes: readonly Stroke[] }) {
+  const { tokens } = useTheme();
+  return strokes.map((stroke, i) => (
+    <path
+      key={i}
+      d={path(stroke)}
+      fill="none"
+      stroke={tokens.ink}
+      strokeWidth={7}
+      strokeLinecap="round"
+      strokeLinejoin="round"
+    />
+  ));
+}
+
 /** A signature as it was drawn. */
 export function Signature({ strokes, label, high = 60 }: { strokes: readonly Stroke[]; label: string; high?: number }) {
-  const { tokens } = useTheme();
   return (
     <svg viewBox={`0 0 ${width} ${height}`} height={high} role="img" aria-label={label}>
-      {strokes.map((stroke, i) => (
-        <path
-          key={i}
-          d={path(stroke)}
-          fill="none"
-          stroke={tokens.ink}
-          strokeWidth={7}
-          strokeLinecap="round"
-          strokeLinejoin="round"
-        />
-      ))}
+      <Strokes strokes={strokes} />
     </svg>
   );
 }
@@ -68,17 +72,7 @@ export function SignaturePad({ strokes, change }: { strokes: readonly Stroke[]; 
         onPointerCancel={() => (drawing.current = false)}
       >
         <line x1={40} x2={width - 40} y1={235} y2={235} stroke={tokens.line} strokeWidth={3} />
-        {strokes.map((stroke, i) => (
-          <path
-            key={i}
-            d={path(stroke)}
-            fill="none"
-            stroke={tokens.ink}
-            strokeWidth={7}
-            strokeLinecap="round"
-            strokeLinejoin="round"
-          />
-        ))}
+        <Strokes strokes={strokes} />
       </svg>
       <Button size="small" color="inherit" disabled={strokes.length === 0} onClick={() => change([])}>
         Clear

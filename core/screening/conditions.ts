@@ -274,6 +274,14 @@ export const conditions: readonly Condition[] = [
     ],
   },
   {
+    key: "trunk-rotation",
+    name: "Trunk rotation of 7° or more",
+    kind: "condition",
+    synonyms: ["rib hump", "scoliometer"],
+    place: "upper-back",
+    rules: [{ key: "seen", kind: "inform", reason: "A doctor sees a trunk rotation of seven degrees or more." }],
+  },
+  {
     key: "arthritis",
     name: "Inflammatory arthritis",
     kind: "condition",

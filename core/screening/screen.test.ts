@@ -50,6 +50,7 @@ describe("the table of conditions (common practice)", () => {
     ["device", {}, ["exclude chest"]],
     ["joint-replacement", here, ["exclude lever+end range leg L"]],
     ["hypermobility", {}, ["exclude end range"]],
+    ["trunk-rotation", {}, ["inform"]],
     ["arthritis", {}, ["exclude neck lever+skull-base pressure"]],
     ["down-syndrome", {}, ["exclude neck lever+skull-base pressure"]],
     ["multiple-sclerosis", {}, ["inform"]],

@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
 import { Link, useLocation } from "react-router";
+import { CautionMark } from "~app/ui/caution-mark";
 import { stripLayout, type StripVisit } from "./path-strip-layout";
 
 const stateWord = { done: "done", current: "current", planned: "planned" } as const;
@@ -88,14 +89,7 @@ export function PathStrip({ visits, shown }: { visits: readonly StripVisit[]; sh
                     strokeWidth={1.8}
                   />
                 )}
-                {node.broken && (
-                  <g transform={`translate(${node.x + 17} ${node.y - 5})`}>
-                    <path d="M0 -8 L8 6 L-8 6 Z" fill={tokens.amberWash} stroke={tokens.amber} strokeWidth={1.5} />
-                    <text y={5} textAnchor="middle" fontSize={10} fontWeight={750} fill={tokens.amber}>
-                      !
-                    </text>
-                  </g>
-                )}
+                {node.broken && <CautionMark x={node.x + 17} y={node.y - 5} />}
                 <text
                   x={node.x}
                   y={node.y + 25}

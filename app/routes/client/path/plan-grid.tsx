@@ -5,6 +5,7 @@ import { regions } from "~core/anatomy/regions";
 import { techniqueOf } from "~core/techniques/catalogue";
 import { sessionMinutes, type PlanInput, type PlannedSession } from "~core/series/plan";
 import { templateOf } from "~core/series/template";
+import { CautionMark } from "~app/ui/caution-mark";
 import { depthColours } from "~app/ui/theme";
 import { planCells } from "./plan-grid-layout";
 
@@ -87,14 +88,7 @@ export function PlanGrid({
               <text x={x(s)} y={31} textAnchor="middle" fontSize={11} fill={tokens.inkSoft}>
                 {names[s]?.name}
               </text>
-              {broken.includes(s) && (
-                <g transform={`translate(${x(s) + 15} 10)`}>
-                  <path d="M0 -8 L8 6 L-8 6 Z" fill={tokens.amberWash} stroke={tokens.amber} strokeWidth={1.5} />
-                  <text y={5} textAnchor="middle" fontSize={10} fontWeight={750} fill={tokens.amber}>
-                    !
-                  </text>
-                </g>
-              )}
+              {broken.includes(s) && <CautionMark x={x(s) + 15} y={10} />}
               <rect x={x(s) - barWidth / 2} y={38} width={barWidth} height={4.5} rx={2} fill={tokens.line} />
               <rect x={x(s) - barWidth / 2} y={38} width={barWidth * share} height={4.5} rx={2} fill={tokens.inkSoft} />
               <text x={x(s)} y={56} textAnchor="middle" fontSize={11} fill={tokens.inkSoft}>

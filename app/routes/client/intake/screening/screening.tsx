@@ -5,6 +5,7 @@ import { useEffect } from "react";
 import { data, useFetcher } from "react-router";
 import { array, object, string } from "yup";
 import type { Route } from "./+types/screening";
+import { ageOn } from "~core/client";
 import { byStrictness, isActive } from "~core/screening/outcome";
 import { answers, askedKeys, questions, rescreen, type Answer } from "~core/screening/questions";
 import { CautionCard } from "~app/routes/client/cautions/caution-card";
@@ -18,6 +19,7 @@ import { getClient } from "~data/clients";
 import { handOver } from "~data/handovers";
 import { answersOf, recordAnswer } from "~data/screening";
 import { WhenReady } from "~app/ui/when-ready";
+import { QuickChecks } from "./quick-checks";
 import { AnswerRow } from "./answer-row";
 
 export const handle = { slim: true };
@@ -28,6 +30,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
     const { visit } = await visitOf(tx, client.id, request);
     return {
       clientId: client.id,
+      age: ageOn(client.born, today()),
       visit,
       day: dayOfVisit(visit),
       today: today(),
@@ -72,7 +75,7 @@ export function action({ request, params, context }: Route.ActionArgs) {
 }
 
 export default function Screening({ loaderData }: Route.ComponentProps) {
-  const { clientId, visit, day, today, given, cautions } = loaderData;
+  const { clientId, age, visit, day, today, given, cautions } = loaderData;
   const fetcher = useFetcher<{ ok?: boolean; errors?: FieldErrors; handed?: string }>();
   const { submit, data: answer } = fetcher;
   const handed = answer?.handed;
@@ -185,6 +188,7 @@ export default function Screening({ loaderData }: Route.ComponentProps) {
     >
       <Box sx={{ minWidth: 0 }}>
         <WhenReady>{unasked.length > 0 ? [first, again] : [again, first]}</WhenReady>
+        <QuickChecks clientId={clientId} age={age} closed={closed} />
       </Box>
       <Box component="section" aria-label="What follows">
         <Typography variant="h2" sx={{ mb: 1.5 }}>
