@@ -86,6 +86,7 @@ test("what they wish filters the plan, and the run sheet knows the pause word", 
   await page.getByLabel("Add an area").fill("left foot");
   await page.getByRole("button", { name: "Add lower legs, feet, left" }).click();
   await page.getByLabel("Pause word").fill("anchor");
+  await page.getByLabel("A third person is to be there").check();
   await page.getByRole("button", { name: "Save wishes" }).click();
   await expect(page.getByText("Saved. The plan follows.")).toBeVisible();
   for (const chip of ["Not touched: lower legs, feet, left", "Stays clothed"])
@@ -204,4 +205,92 @@ test("a lost network in the middle of the intake says so and keeps what was type
   await page.getByRole("button", { name: "Add", exact: true }).click();
   await expect(page.getByRole("button", { name: "Osteoporosis", exact: true })).toBeVisible();
   await expect(page.getByRole("listitem").filter({ hasText: "Osteoporosis" })).toHaveCount(1);
+});
+
+test("loose joints are counted by nine signs and told to the history", async ({ page }) => {
+  await signIn(page);
+  const home = await newClient(page, "Loose Joints");
+  await page.goto(`${home}/intake/screening`);
+  const checks = page.getByRole("region", { name: "Quick checks" });
+  const tellIt = checks.getByRole("button", { name: "Tell it to the history" });
+  for (const sign of ["Little finger bends back to 90° or more", "Thumb reaches the forearm"])
+    for (const side of ["Left", "Right"])
+      await checks.getByRole("group", { name: sign }).getByRole("button", { name: side }).click();
+  await expect(checks.getByRole("status")).toContainText("4 of 9. Hypermobile from 5.");
+  await expect(tellIt).toBeDisabled();
+  await checks
+    .getByRole("group", { name: /Palms flat/ })
+    .getByRole("button", { name: "Yes" })
+    .click();
+  await expect(checks.getByRole("status")).toContainText("5 of 9. Hypermobile: no end-range stretch.");
+  await tellIt.click();
+  await expect(page.locator("header").getByRole("button", { name: "Hypermobility" })).toBeVisible();
+  await checks.getByLabel("Trunk rotation (°)").fill("5,5");
+  await expect(checks.getByText(/Look again in some weeks/)).toBeVisible();
+  await expect(checks.getByRole("button", { name: "Tell the rotation" })).toBeDisabled();
+  await checks.getByLabel("Trunk rotation (°)").fill("8");
+  await checks.getByRole("button", { name: "Tell the rotation" }).click();
+  await expect(page.getByRole("region", { name: "What follows" })).toContainText(
+    "A doctor sees a trunk rotation of seven degrees or more.",
+  );
+  await accessible(page);
+  await page.goto(`${home}/intake`);
+  await expect(page.getByRole("listitem").filter({ hasText: "Beighton score 5 of 9" })).toBeVisible();
+});
+
+test("the calendar goes to and fro, and the library finds work by word and place", async ({ page }) => {
+  const clean = noConsoleErrors(page);
+  await signIn(page);
+  await page.goto("/calendar");
+  const title = page.getByRole("heading", { level: 1 });
+  const now = await title.innerText();
+  await expect(page.getByRole("link", { name: /Ruben Asplund/ }).first()).toBeVisible();
+  await page.getByRole("link", { name: "Later" }).click();
+  await expect(title).not.toHaveText(now);
+  await page.getByRole("link", { name: "Earlier" }).click();
+  await expect(title).toHaveText(now);
+  await page.getByRole("link", { name: "Earlier" }).click();
+  await page.getByRole("link", { name: "This week" }).click();
+  await expect(title).toHaveText(now);
+  await page.goto("/calendar?from=yesterday");
+  await expect(title).toHaveText(now);
+
+  await page.goto("/library");
+  const count = () => page.getByRole("row").or(page.getByRole("listitem")).count();
+  const all = await count();
+  await page.getByLabel("Find a technique").fill("fold");
+  await expect(page).toHaveURL(/q=fold/);
+  await expect.poll(count).toBeLessThan(all);
+  await page.getByLabel("Find a technique").fill("no such word at all");
+  await expect(page.getByText(/Nothing|No technique/i).first()).toBeVisible();
+  clean();
+});
+
+test("a tablet handed over before a later visit asks first what changed", async ({ page }) => {
+  await signIn(page, "tamsin@kiln.example");
+  await page.goto(`${maribel}/intake/screening?visit=3`);
+  await page.getByRole("button", { name: "Hand over the tablet" }).click();
+  const asked = page.getByRole("heading", { level: 1 });
+  await expect(asked).toContainText("Any new injury");
+  await expect(page.getByText("1 of 21")).toBeVisible();
+  await page.keyboard.press("Tab");
+  await page.getByRole("button", { name: "No", exact: true }).focus();
+  await page.keyboard.press("Enter");
+  await expect(asked).toContainText("Any new illness");
+  // a double press answers one question, not two
+  await page.getByRole("button", { name: "No", exact: true }).dblclick();
+  await expect(page.getByText(/^[34] of 21$/)).toBeVisible();
+  // a second tab of the same sign-in is as locked as the first
+  const other = await page.context().newPage();
+  await other.goto(maribel);
+  await expect(other).toHaveURL(/\/handed\//);
+  await expect(other.getByRole("heading", { level: 1 })).toBeVisible();
+  await other.close();
+  await page.getByRole("button", { name: /take the tablet back/ }).click();
+  await page.getByRole("button", { name: "Go on with the questions" }).click();
+  await page.getByRole("button", { name: /take the tablet back/ }).click();
+  await page.getByLabel("Password of Tamsin").fill("slow warm hands");
+  await page.getByRole("button", { name: "Take back" }).click();
+  await expect(page).toHaveURL(/intake\/screening\?visit=3/);
+  await expect(page.getByRole("navigation", { name: "Places" })).toBeVisible();
 });

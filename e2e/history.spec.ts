@@ -1,9 +1,8 @@
 import { expect, test } from "@playwright/test";
-import { accessible, newClient, noConsoleErrors, signIn } from "./helpers";
+import { accessible, newClient, signIn } from "./helpers";
 import { tell } from "./intake-steps";
 
 test("an operation asks whether its scar is closed; not knowing keeps it out, a yes lets it in", async ({ page }) => {
-  const clean = noConsoleErrors(page);
   await signIn(page);
   const home = await newClient(page, "Closed Scar");
   await page.goto(`${home}/intake`);
@@ -32,7 +31,6 @@ test("an operation asks whether its scar is closed; not knowing keeps it out, a 
   const follows = page.getByRole("region", { name: "What follows" });
   await expect(follows).toContainText("After an operation the region starts with gentle scar slide.");
   await expect(follows).not.toContainText("may not be, is left alone");
-  clean();
 });
 
 test("what lasts is ended and comes back; what the catalogue does not know is kept in their words", async ({

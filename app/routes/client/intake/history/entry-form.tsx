@@ -58,12 +58,13 @@ export function EntryForm({
   const named = picked.what === text.what && text.what !== "" ? picked.condition : (guess(text.what)?.key ?? null);
   const typed = useMemo(() => ({ ...text, condition: named }), [text, named]);
   const condition = named === null ? undefined : conditionOf(named);
-  const options: Option[] = [
-    ...suggest(text.what)
-      .slice(0, 8)
-      .map((each) => ({ key: each.key, name: each.name, note: entryKinds[each.kind].toLowerCase() })),
-    ...(text.what.trim() ? [{ key: null, name: "None of these", note: "keep it as typed" }] : []),
-  ];
+  const suggested = text.what.trim() ? suggest(text.what).slice(0, 8) : [];
+  const options: Option[] = suggested.map((each) => ({
+    key: each.key,
+    name: each.name,
+    note: entryKinds[each.kind].toLowerCase(),
+  }));
+  if (options.length > 0) options.push({ key: null, name: "None of these", note: "keep it as typed" });
   const [why, setWhy] = useState("");
   const [ids, setIds] = useState(() => ({ entryId: crypto.randomUUID(), versionId: crypto.randomUUID() }));
   const first = useRef<HTMLInputElement>(null);

@@ -42,6 +42,7 @@ export function QuickChecks({ clientId, age, closed }: { clientId: string; age: 
         after: null,
         what,
         condition,
+        kind: "condition",
         when: "today",
       },
       { method: "post", action: `/clients/${clientId}/intake`, encType: "application/json" },
