@@ -125,6 +125,17 @@ describe("what was said, decided and signed", () => {
       ["weakness", "unsure", by],
     ]);
     expect(await work((tx) => tx("screening_answer").where({ client_id: id }))).toHaveLength(3);
+    // what was said at a later visit leaves the earlier one as it was
+    const later = { id: randomUUID(), visitId: visits[1]!, question: "hot-calf", answer: "no" as const, by };
+    await work((tx) => recordAnswer(tx, id, later));
+    const at = (visit: number) =>
+      work(async (tx) => (await answersOf(tx, id, visits[visit]!)).map((each) => [each.question, each.answer]));
+    expect(await at(0)).toEqual([
+      ["hot-calf", "yes"],
+      ["weakness", "unsure"],
+    ]);
+    expect(await at(1)).toEqual([["hot-calf", "no"]]);
+    expect(await at(2)).toEqual([]);
   });
 
   it("lists decisions and consents in the order they were made, once each", async () => {

@@ -5,11 +5,11 @@ import type { Tx } from "./database";
 
 export type RecordedAnswer = GivenAnswer & { by: string };
 
-/** The latest answer to each question, and who gave it. */
-export async function answersOf(tx: Tx, clientId: string): Promise<RecordedAnswer[]> {
+/** The latest answer to each question, and who gave it; of one visit alone when it is named. */
+export async function answersOf(tx: Tx, clientId: string, visitId?: string): Promise<RecordedAnswer[]> {
   const rows = await tx("screening_answer")
     .distinctOn("question")
-    .where({ client_id: clientId })
+    .where({ client_id: clientId, ...(visitId === undefined ? {} : { visit_id: visitId }) })
     .orderBy([{ column: "question" }, { column: "seq", order: "desc" }]);
   return rows.map((row) => ({
     question: row.question,

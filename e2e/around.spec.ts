@@ -185,6 +185,7 @@ test("a change since last time is told before the visit, and again for the next"
   await expect(
     changed.getByRole("group", { name: /new medication/ }).getByRole("button", { name: "Yes" }),
   ).toHaveAttribute("aria-pressed", "true");
+  await expect(changed.getByText(/Odile Marrow/)).toHaveCount(5);
   await page.goto(`${maribel}/intake/screening?visit=1`);
   await expect(
     page.getByRole("region", { name: "What changed" }).getByRole("button", { name: "Yes" }).first(),

@@ -34,7 +34,9 @@ export function loader({ params, context }: Route.LoaderArgs) {
     const client = await getClient(tx, handover.clientId);
     const visit = await getVisit(tx, handover.visitId);
     // only what was answered on this tablet, this time, is shown as answered
-    const given = (await answersOf(tx, client.id)).filter((each) => each.by === byClient && each.at >= handover.at);
+    const given = (await answersOf(tx, client.id, visit.id)).filter(
+      (each) => each.by === byClient && each.at >= handover.at,
+    );
     return {
       name: client.name.split(" ")[0]!,
       practitioner: practitioner.name.split(" ")[0]!,

@@ -42,7 +42,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
     const list = tableList(planned ?? { steps: [] }, await consentsOf(tx, client.id), visit.id);
     const started = events.find((event) => event.kind === "started");
     const techniques = new Set([...list.steps, ...(started?.body.steps ?? [])].map((step) => step.technique));
-    const answered = (await answersOf(tx, client.id)).filter((each) => each.visitId === visit.id);
+    const answered = await answersOf(tx, client.id, visit.id);
     return {
       practitioner: { settings: practitioner.settings },
       visit,

@@ -35,6 +35,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
       day: dayOfVisit(visit),
       today: today(),
       given: await answersOf(tx, client.id),
+      atVisit: await answersOf(tx, client.id, visit.id),
       cautions: await judgedOf(tx, client, practitioner),
     };
   });
@@ -75,7 +76,7 @@ export function action({ request, params, context }: Route.ActionArgs) {
 }
 
 export default function Screening({ loaderData }: Route.ComponentProps) {
-  const { clientId, age, visit, day, today, given, cautions } = loaderData;
+  const { clientId, age, visit, day, today, given, atVisit, cautions } = loaderData;
   const fetcher = useFetcher<{ ok?: boolean; errors?: FieldErrors; handed?: string }>();
   const { submit, data: answer } = fetcher;
   const handed = answer?.handed;
@@ -91,12 +92,12 @@ export default function Screening({ loaderData }: Route.ComponentProps) {
       },
       { method: "post", encType: "application/json" },
     );
-  const ofVisit = new Map(given.filter((each) => each.visitId === visit.id).map((each) => [each.question, each]));
+  const ofVisit = new Map(atVisit.map((each) => [each.question, each]));
   const ever = new Map(given.map((each) => [each.question, each]));
   const unaskedNow = rescreen.filter((question) => !ofVisit.has(question.key));
   const unasked = questions.filter((question) => !ever.has(question.key));
-  const note = (key: string) => {
-    const last = ever.get(key);
+  const note = (key: string, among = ever) => {
+    const last = among.get(key);
     return last ? `${shortDay(last.at.slice(0, 10), today)}, ${last.by}` : "not asked yet";
   };
   const closed = visit.status === "closed";
@@ -125,7 +126,7 @@ export default function Screening({ loaderData }: Route.ComponentProps) {
         <AnswerRow
           key={question.key}
           ask={question.ask}
-          note={ofVisit.has(question.key) ? note(question.key) : "not asked for this visit"}
+          note={ofVisit.has(question.key) ? note(question.key, ofVisit) : "not asked for this visit"}
           value={ofVisit.get(question.key)?.answer}
           disabled={closed}
           answer={(each) => send([[question.key, each]])}
