@@ -116,7 +116,8 @@ describe("solving a series", () => {
   it("offers a usable plan at once, then better ones, and keeps every rule", () => {
     const offered: number[] = [];
     const plan = planOf(
-      solve(highs, exampleInput, clock, { seconds: 5, gap: 0.02, seed: 1 }, (better) => offered.push(better.score)),
+      // long enough for a first bound on a busy machine; what it finds by then is not what is tested
+      solve(highs, exampleInput, clock, { seconds: 12, gap: 0.02, seed: 1 }, (better) => offered.push(better.score)),
     );
     expect(breaches(exampleInput, plan.sessions)).toEqual([]);
     expect([...offered].sort((a, b) => a - b)).toEqual(offered);
@@ -124,7 +125,7 @@ describe("solving a series", () => {
     expect(plan.score).toBeGreaterThan(scoreOf(exampleInput, greedyPlan(exampleInput)!) - 1e-9);
     expect(plan.bound!).toBeGreaterThanOrEqual(plan.score);
     for (const session of plan.sessions) expect(sessionMinutes(session)).toBeLessThanOrEqual(70);
-  }, 30_000);
+  }, 60_000);
 
   it("gives the same plan for the same input when it finishes by gap", () => {
     const run = () => planOf(solve(highs, smallInput, clock, { seconds: 60, gap: 0.06, seed: 3 }));
