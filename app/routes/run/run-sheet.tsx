@@ -66,7 +66,9 @@ export function RunSheet({
     };
   }, []);
 
-  const blocked = state.phase === "not started" && before.obstacles.length > 0;
+  // the pause word has a place of its own
+  const others = cautions.filter((title) => !pauseWord || title !== `Pause word: ${pauseWord}`);
+  const blocked = state.phase === "not started" && (before.obstacles.length > 0 || steps.length === 0);
   const step = state.current;
   const atEnd = state.phase === "running" && step >= state.steps.length;
   const open = state.phase === "running" || state.phase === "paused";
@@ -122,8 +124,8 @@ export function RunSheet({
         <Typography sx={{ fontSize: 22, color: "text.secondary" }}>{client.name}</Typography>
         <Typography sx={{ fontSize: 22, color: "warning.main" }}>
           {[
-            ...(pauseWord ? [] : cautions.slice(0, 2)),
-            ...cautions.filter((title) => pauseWord && !title.startsWith("Pause word")).slice(0, 2),
+            ...others.slice(0, 2),
+            ...(others.length > 2 ? [`${others.length - 2} more`] : []),
             `pressure up to ${client.pressureCeiling}`,
           ].join(" · ")}
         </Typography>
@@ -263,7 +265,7 @@ export function RunSheet({
           <Button
             variant="contained"
             onClick={next}
-            disabled={blocked || (state.phase === "not started" && steps.length === 0)}
+            disabled={blocked}
             sx={{ ...big, flex: 1.7, minWidth: 240 }}
             aria-keyshortcuts="ArrowRight"
           >
