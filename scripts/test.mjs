@@ -69,7 +69,7 @@ main(async () => {
       await step("unit and data tests", async () => {
         await run(
           process.execPath,
-          [bin("jest"), "--json", `--outputFile=${report}`, "--testLocationInResults", ...rest],
+          [bin("jest"), "--maxWorkers=2", "--json", `--outputFile=${report}`, "--testLocationInResults", ...rest],
           { env: { EMBER_TEST_CLUSTER: JSON.stringify(urls), NODE_ENV: "test" } },
         ).catch((error) => {
           if (!existsSync(report)) throw error;
