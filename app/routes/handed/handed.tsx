@@ -89,17 +89,18 @@ export default function Handed({ loaderData: { name, practitioner, list, given }
     window.addEventListener("pageshow", fresh);
     return () => window.removeEventListener("pageshow", fresh);
   }, []);
-  const pending = fetcher.formData?.get("question");
-  const known: Record<string, Answer> = { ...given };
-  if (typeof pending === "string") known[pending] = fetcher.formData!.get("answer") as Answer;
+  const known: Partial<Record<string, Answer>> = given;
+  // the next question comes when the answer is kept: a double press answers one question, not two
+  const busy = fetcher.state !== "idle";
+  const chosen = fetcher.formData?.get("answer");
   const open = list.findIndex((question) => !known[question.key]);
   const at = back ?? (open < 0 ? list.length : open);
   const question = list[at];
   const give = (answer: Answer) => {
-    void fetcher.submit({ id: crypto.randomUUID(), question: question!.key, answer }, { method: "post" });
-    setBack(
-      back === undefined ? undefined : back + 1 < list.length && known[list[back + 1]!.key] ? back + 1 : undefined,
-    );
+    if (busy) return;
+    void fetcher
+      .submit({ id: crypto.randomUUID(), question: question!.key, answer }, { method: "post" })
+      .then(() => setBack(undefined));
   };
   return (
     <Box
@@ -144,12 +145,12 @@ export default function Handed({ loaderData: { name, practitioner, list, given }
                 <Button
                   key={answer}
                   variant="outlined"
-                  aria-pressed={known[question.key] === answer}
+                  aria-pressed={(chosen ?? known[question.key]) === answer}
                   onClick={() => give(answer)}
                   sx={(t) => ({
                     minHeight: 96,
                     fontSize: 28,
-                    bgcolor: known[question.key] === answer ? t.tokens.emberWash : "background.paper",
+                    bgcolor: (chosen ?? known[question.key]) === answer ? t.tokens.emberWash : "background.paper",
                     borderColor: t.tokens.inkSoft,
                   })}
                 >
