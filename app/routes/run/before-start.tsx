@@ -119,10 +119,12 @@ export function BeforeStart({
           Left out without consent: {leftOut.join(", ")}.
         </Typography>
       )}
-      <Typography sx={{ fontSize: 22, mt: 2.5, color: "text.secondary" }}>
-        The clock starts when you do. Four keys do everything: right arrow goes on, left arrow back, S skips, N takes a
-        note.
-      </Typography>
+      {asked.length < 2 && (
+        <Typography sx={{ fontSize: 22, mt: 2.5, color: "text.secondary" }}>
+          The clock starts when you do. Four keys do everything: right arrow goes on, left arrow back, S skips, N takes
+          a note.
+        </Typography>
+      )}
       <Box component="ol" sx={{ mt: 2, pl: 0, listStyle: "none", columns: { md: 3 }, columnGap: 6, fontSize: 22 }}>
         {[...new Set(steps.map((each) => each.technique))].map((key) => (
           <Box component="li" key={key} sx={{ py: 0.4, breakInside: "avoid" }}>
