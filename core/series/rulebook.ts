@@ -73,7 +73,12 @@ export function prepares(cover: Technique, technique: Technique, region: RegionK
 }
 
 /** What is asked of many times while solving and never changes for one input. */
-type Known = { cautions: Outcome[][]; verdicts: Map<string, Verdict>[]; positions: Position[][] };
+type Known = {
+  cautions: Outcome[][];
+  verdicts: Map<string, Verdict>[];
+  positions: Position[][];
+  needs: (number | undefined)[];
+};
 const known = new WeakMap<PlanInput, Known>();
 
 function knownOf(input: PlanInput): Known {
@@ -95,7 +100,7 @@ function knownOf(input: PlanInput): Known {
     }),
     own,
   ]);
-  const made = { cautions, verdicts: cautions.map(() => new Map()), positions: cautions.map(positionsLeft) };
+  const made = { cautions, verdicts: cautions.map(() => new Map()), positions: cautions.map(positionsLeft), needs: [] };
   known.set(input, made);
   return made;
 }
@@ -139,7 +144,10 @@ export function dosed(technique: Technique, minutes: number, session: number, in
  * Minutes the complaint's own region is to get in a session: what the rulebook asks, or as much as cautions leave room
  * for. Each technique returns only so often, so what is left is spread over the whole series.
  */
-export function complaintNeed(session: number, input: PlanInput): number {
+export const complaintNeed = (session: number, input: PlanInput): number =>
+  (knownOf(input).needs[session] ??= needOf(session, input));
+
+function needOf(session: number, input: PlanInput): number {
   const { complaintRegion: region } = input;
   if (region === null) return 0;
   const { sessions } = templateOf(input.template);
