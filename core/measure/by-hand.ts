@@ -47,6 +47,6 @@ export function readByHand({ readingId: id, method: key, value }: HandMeasuremen
     se: method.se,
     // nothing of a careful measurement's error is known to stay the same from time to time
     seRepeat: method.se,
-    parts: [{ cause: "placing", variance: method.se ** 2 }],
+    parts: [{ cause: "method", variance: method.se ** 2 }],
   };
 }

@@ -30,7 +30,7 @@ export const usualPrecision: Precision = {
 
 /** One cause of error and what it adds to a value's variance. */
 export type ErrorPart = {
-  cause: "placing" | "plumb" | "stick" | "camera" | "depth" | "turn";
+  cause: "placing" | "plumb" | "stick" | "camera" | "depth" | "turn" | "method";
   point?: PointKey;
   variance: number;
 };

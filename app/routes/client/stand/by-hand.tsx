@@ -77,7 +77,7 @@ function Row({
         borderTop: `1px solid ${t.tokens.line}`,
         py: 1,
         display: "grid",
-        gridTemplateColumns: { xs: "1fr 1fr", md: "minmax(0,1fr) 112px 250px" },
+        gridTemplateColumns: { xs: "1fr 1fr", md: "minmax(0,1fr) 100px 214px" },
         gap: 1.5,
         alignItems: "center",
       })}
@@ -101,7 +101,7 @@ function Row({
         />
         <TextField
           select
-          label="Taken with"
+          label={`Taken with, ${formatBand(metric, methods.find((each) => each.key === method)!.se)}`}
           value={method}
           onChange={(event) => {
             const next = event.target.value as MethodKey;
@@ -111,7 +111,7 @@ function Row({
         >
           {methods.map((each) => (
             <MenuItem key={each.key} value={each.key}>
-              {each.name}, {formatBand(metric, each.se)}
+              {each.name}
             </MenuItem>
           ))}
         </TextField>

@@ -155,6 +155,8 @@ function Row({
 
 const causeName = (part: ErrorPart): string => {
   switch (part.cause) {
+    case "method":
+      return "the method";
     case "placing":
       return part.point ? `${markName(part.point).split(",")[0]} point` : "points";
     case "depth":

@@ -168,7 +168,7 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
       {photo ? (
         <MarkPhoto key={photo.id} photo={photo} clientId={client.id} {...ofEarlier} removed={() => void revalidate()} />
       ) : hand ? (
-        <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", lg: "minmax(0,1fr) minmax(0,1fr)" }, gap: 4 }}>
+        <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", lg: "minmax(0,490px) minmax(0,1fr)" }, gap: 3 }}>
           <Box>
             {mayPicture !== true && (
               <Box
