@@ -1,13 +1,11 @@
 import { stands } from "~core/consent/consent";
 import type { Client } from "~core/client";
 import { obstacles, type Obstacle } from "~core/screening/may-start";
-import { acting } from "~core/screening/outcome";
+import { acting, type Judged } from "~core/screening/outcome";
 import { unsafeIn } from "~app/routes/client/plan-input.server";
-import { judgedOf } from "~app/screening.server";
 import { today } from "~app/today.server";
 import { consentsOf } from "~data/consents";
 import type { Tx } from "~data/database";
-import type { Practitioner } from "~data/practitioners";
 import { answersOf } from "~data/screening";
 import { seriesOf } from "~data/series";
 import { listVisits, type Visit } from "~data/visits";
@@ -17,10 +15,9 @@ export async function obstaclesOf(
   tx: Tx,
   client: Client,
   visit: Visit,
-  practitioner: Pick<Practitioner, "settings">,
+  judged: readonly Judged[],
 ): Promise<Obstacle[]> {
   const consents = await consentsOf(tx, client.id);
-  const judged = await judgedOf(tx, client, practitioner);
   const session = visit.ordinal - 1;
   const broken = unsafeIn(client, await seriesOf(tx, client.id), await listVisits(tx, client.id), judged, {
     session,

@@ -41,7 +41,7 @@ const planned = () =>
     const id = randomUUID();
     await createClient(tx, id, draft);
     const client = await getClient(tx, id);
-    const input = await planInputOf(tx, client, undefined, "three-step", settings, odile);
+    const input = await planInputOf(tx, client, undefined, "three-step", settings, await judgedOf(tx, client, odile));
     const sessions = greedyPlan(input)!;
     const plan = { sessions, score: 1, targets: [], solvedAt: `${today}T08:00:00.000Z` };
     await saveSeries(tx, { id: randomUUID(), clientId: id, template: "three-step", settings, plan, version: 0 });
@@ -72,7 +72,9 @@ describe("what stands between a client and a session", () => {
   it("goes away one by one as it is settled, and comes back when it is unsettled", async () => {
     const { id, client, visits } = await planned();
     const open = () =>
-      work(async (tx) => (await obstaclesOf(tx, client, visits[0]!, odile)).map((each) => each.settle));
+      work(async (tx) =>
+        (await obstaclesOf(tx, client, visits[0]!, await judgedOf(tx, client, odile))).map((each) => each.settle),
+      );
     expect(await open()).toEqual(["screening", "consent"]);
     await work(async (tx) => {
       for (const question of questions) await answer(tx, id, question.key, "no");
@@ -106,7 +108,9 @@ describe("what stands between a client and a session", () => {
     const paths = (visit: number) =>
       work(
         async (tx) =>
-          (await obstaclesOf(tx, client, visits[visit]!, odile)).filter((each) => each.settle === "path").length > 0,
+          (await obstaclesOf(tx, client, visits[visit]!, await judgedOf(tx, client, odile))).filter(
+            (each) => each.settle === "path",
+          ).length > 0,
       );
     const [first, third] = [await paths(0), await paths(2)];
     const worksThere = await work(async (tx) => {
@@ -131,7 +135,7 @@ describe("the input of a plan", () => {
         .where({ client_id: id, ordinal: 1 })
         .update({ on_date: ago(12) });
       await setVisitStatus(tx, (await listVisits(tx, id))[0]!.id, "closed");
-      return planInputOf(tx, client, await seriesOf(tx, id), "three-step", settings, odile);
+      return planInputOf(tx, client, await seriesOf(tx, id), "three-step", settings, await judgedOf(tx, client, odile));
     });
     expect(input.done).toHaveLength(1);
     expect(input.days[0]).toBe(ago(12));

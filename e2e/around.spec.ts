@@ -295,3 +295,22 @@ test("a tablet handed over before a later visit asks first what changed", async 
   await expect(page).toHaveURL(/intake\/screening\?visit=3/);
   await expect(page.getByRole("navigation", { name: "Places" })).toBeVisible();
 });
+
+test("a yes given for this visit is not undone by “nothing changed” on the run sheet", async ({ page }) => {
+  test.setTimeout(90_000);
+  await signIn(page);
+  const home = await newClient(page, "Told Before");
+  await readyToWork(page, home);
+  await solve(page, home);
+  await page.goto(`${home}/intake/screening`);
+  const medication = page.getByRole("group", { name: /new medication/ });
+  await medication.getByRole("button", { name: "Yes" }).click();
+  await expect(page.locator("header").getByRole("button", { name: "Something changed" })).toBeVisible();
+  await page.goto(`${home}/sessions`);
+  await page.getByRole("link", { name: "Start the session" }).click();
+  await page.getByRole("button", { name: "Nothing changed" }).click();
+  await expect(page.getByRole("button", { name: "Nothing changed" })).toHaveCount(0);
+  await expect(page.getByText(/Something changed · pressure up to/)).toBeVisible();
+  await page.goto(`${home}/intake/screening`);
+  await expect(medication.getByRole("button", { name: "Yes" })).toHaveAttribute("aria-pressed", "true");
+});

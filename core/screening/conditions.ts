@@ -678,31 +678,3 @@ function belly(reason: string): Rule[] {
 
 export const conditionOf = (key: string): Condition | undefined =>
   conditions.find((condition) => condition.key === key);
-
-/**
- * Conditions for what was typed, best first: names that begin with it, then words that do, then anything containing
- * it. Every typed word has to be found.
- */
-export function findConditions(typed: string): Condition[] {
-  // a plural asks for the same thing
-  const asked = typed
-    .toLowerCase()
-    .trim()
-    .split(/\s+/)
-    .filter(Boolean)
-    .map((word) => (word.length > 3 ? word.replace(/s$/, "") : word));
-  if (asked.length === 0) return [...conditions];
-  const rank = (condition: Condition): number => {
-    const texts = [condition.name, ...condition.synonyms].map((text) => text.toLowerCase());
-    if (texts[0]!.startsWith(asked.join(" "))) return 0;
-    if (texts.some((text) => text.startsWith(asked.join(" ")))) return 1;
-    const words = texts.flatMap((text) => text.split(/[\s,]+/));
-    if (asked.every((part) => words.some((word) => word.startsWith(part)))) return 2;
-    return asked.every((part) => texts.some((text) => text.includes(part))) ? 3 : Infinity;
-  };
-  return conditions
-    .map((condition) => ({ condition, at: rank(condition) }))
-    .filter(({ at }) => at < Infinity)
-    .sort((a, b) => a.at - b.at)
-    .map(({ condition }) => condition);
-}

@@ -1,5 +1,6 @@
-import { conditionOf, conditions, findConditions } from "./conditions";
-import { guess, readEntry, suggest, type TypedEntry } from "./entry";
+import { conditionOf, conditions } from "./conditions";
+import { readEntry, type TypedEntry } from "./entry";
+import { findConditions, guess, suggest } from "./find-condition";
 
 const today = "2026-11-25";
 const typed = (change: Partial<TypedEntry>): TypedEntry => ({

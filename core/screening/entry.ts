@@ -1,6 +1,6 @@
-import { readPlace, withoutPlace } from "../anatomy/places";
+import { readPlace } from "../anatomy/places";
 import type { IsoDay } from "../days";
-import { conditionOf, entryKinds, findConditions, type Condition, type EntryKind } from "./conditions";
+import { conditionOf, entryKinds, type EntryKind } from "./conditions";
 import type { HistoryEntry } from "./facts";
 import { answers, type Answer } from "./questions";
 import { readRoughDate } from "./rough-date";
@@ -24,29 +24,6 @@ export type TypedEntry = {
 export type EntryErrors = Partial<Record<keyof TypedEntry, string>>;
 export type ReadEntry =
   { body: Omit<HistoryEntry, "id" | "at">; errors?: undefined } | { body?: undefined; errors: EntryErrors };
-
-/** Catalogue conditions for what was typed, best first; place and side in it are no hindrance. */
-export function suggest(what: string): Condition[] {
-  const found = findConditions(what);
-  return found.length > 0 ? found : findConditions(withoutPlace(what) || what);
-}
-
-/** The condition that what was typed names, when every word of it (place and side aside) begins one of its words. */
-export function guess(what: string): Condition | undefined {
-  const [best] = suggest(what);
-  if (!best || what.trim().length < 3) return undefined;
-  const known = [best.name, ...best.synonyms]
-    .join(" ")
-    .toLowerCase()
-    .split(/[\s,]+/);
-  const begins = (text: string) =>
-    text
-      .toLowerCase()
-      .split(/\s+/)
-      .filter(Boolean)
-      .every((word) => known.some((each) => each.startsWith(word.length > 3 ? word.replace(/s$/, "") : word)));
-  return begins(what.trim()) || (withoutPlace(what) !== "" && begins(withoutPlace(what))) ? best : undefined;
-}
 
 /** Reads a typed entry. Errors name the field, the rule and what was typed. `today` and `born` are ISO days. */
 export function readEntry(typed: TypedEntry, today: IsoDay, born: IsoDay | null): ReadEntry {

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { cautionsOn, entryOf } from "../test/facts";
-import { guess } from "./entry";
+import { guess } from "./find-condition";
 import { beightonKeys, beightonScore, beightonSigns, hypermobileFrom, trunkRotation } from "./thresholds";
 
 describe("published thresholds", () => {

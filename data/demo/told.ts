@@ -1,5 +1,6 @@
 import type { Subject } from "../../core/consent/consent";
-import { suggest, type TypedEntry } from "../../core/screening/entry";
+import type { TypedEntry } from "../../core/screening/entry";
+import { suggest } from "../../core/screening/find-condition";
 import type { Preferences } from "../../core/screening/facts";
 import type { Person } from "./people";
 

@@ -9,10 +9,8 @@ import { foldRun } from "~core/session/fold";
 import { workedSession } from "~core/session/worked";
 import type { Client } from "~core/client";
 import { momentsOfClient } from "~app/readings.server";
-import { judgedOf } from "~app/screening.server";
 import type { Tx } from "~data/database";
 import { restrictionsOf } from "~data/findings";
-import type { Practitioner } from "~data/practitioners";
 import type { Series, SeriesSettings } from "~data/series";
 import { eventsOf } from "~data/session-events";
 import { listVisits, type Visit } from "~data/visits";
@@ -53,7 +51,7 @@ export async function planInputOf(
   series: Series | undefined,
   template: string,
   settings: SeriesSettings,
-  practitioner: Pick<Practitioner, "settings">,
+  judged: readonly Judged[],
 ): Promise<PlanInput> {
   const visits = await listVisits(tx, client.id);
   const done = await workedSessions(tx, client.id, visits, series);
@@ -67,7 +65,7 @@ export async function planInputOf(
     thumbBudget: settings.thumbBudget,
     locks: settings.locks,
     // what was decided to be set aside does not reach the plan
-    cautions: (await judgedOf(tx, client, practitioner)).filter((caution) => !caution.decided),
+    cautions: judged.filter((caution) => !caution.decided),
     days: sessionDays(worked, settings, templateOf(template).sessions.length),
     done,
   };

@@ -1,6 +1,7 @@
 import type { Route } from "./+types/events";
 import { eventKinds } from "~core/session/events";
 import { obstaclesOf } from "~app/may-start.server";
+import { judgedOf } from "~app/screening.server";
 import { inSession, signedIn } from "~app/session.server";
 import { getClient } from "~data/clients";
 import { appendEvents } from "~data/session-events";
@@ -20,7 +21,7 @@ export function action({ request, params, context }: Route.ActionArgs) {
     const start = events.find((event) => event.kind === "started");
     if (start && events.length === 1 && visit.status === "planned") {
       const client = await getClient(tx, visit.clientId);
-      const [obstacle] = await obstaclesOf(tx, client, visit, practitioner);
+      const [obstacle] = await obstaclesOf(tx, client, visit, await judgedOf(tx, client, practitioner));
       if (obstacle) return Response.json({ refused: [start.id], reason: obstacle.sentence }, { status: 409 });
     }
     await appendEvents(tx, visit.id, events);

@@ -1,7 +1,5 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Dialog from "@mui/material/Dialog";
-import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useEffect, useMemo, useState, type ComponentProps } from "react";
 import { Link } from "react-router";
@@ -10,8 +8,10 @@ import type { RunStep, SessionEvent } from "~core/session/events";
 import type { Cues } from "~core/session/cues";
 import { techniqueOf } from "~core/techniques/catalogue";
 import { positionName } from "~core/techniques/technique";
+import { Answers } from "./answers";
 import { BeforeStart } from "./before-start";
 import { HoldRing } from "./hold-ring";
+import { NoteDialog } from "./note-dialog";
 import { RunBar } from "./run-bar";
 import { useEvents } from "./use-events";
 
@@ -334,131 +334,6 @@ export function RunSheet({
           }}
         />
       )}
-    </Box>
-  );
-}
-
-function NoteDialog({ close, save }: { close: () => void; save: (text: string) => void }) {
-  const [text, setText] = useState("");
-  return (
-    <Dialog open onClose={close} fullWidth maxWidth="sm" slotProps={{ paper: { "aria-label": "Note" } }}>
-      <Box
-        component="form"
-        sx={{ p: 3 }}
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (text.trim()) save(text.trim());
-        }}
-      >
-        <TextField
-          autoFocus
-          label="Note to this step"
-          multiline
-          minRows={2}
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-          slotProps={{ htmlInput: { style: { fontSize: 24, lineHeight: 1.4 }, maxLength: 4000 } }}
-          onKeyDown={(event) => {
-            if (event.key === "Enter" && !event.shiftKey && text.trim()) {
-              event.preventDefault();
-              save(text.trim());
-            }
-          }}
-        />
-        <Box sx={{ display: "flex", gap: 2, mt: 2 }}>
-          <Button
-            type="submit"
-            variant="contained"
-            disabled={!text.trim()}
-            sx={{ minHeight: 64, fontSize: 22, flex: 1 }}
-          >
-            Keep note
-          </Button>
-          <Button variant="outlined" onClick={close} sx={{ minHeight: 64, fontSize: 22, flex: 1 }}>
-            Cancel
-          </Button>
-        </Box>
-      </Box>
-    </Dialog>
-  );
-}
-
-/** What the client answers to either/or questions: a fact per technique and place, asked for again next time. */
-function Answers({
-  state,
-  ceiling,
-  pressure,
-  direction,
-}: {
-  state: { pressure: number | undefined; direction: string | undefined } | undefined;
-  ceiling: number;
-  pressure: (value: number) => void;
-  direction: (towards: "head" | "feet" | "in" | "out") => void;
-}) {
-  const value = state?.pressure;
-  const way = (towards: "head" | "feet" | "in" | "out", area: string) => (
-    <Button
-      variant="outlined"
-      onClick={() => direction(towards)}
-      aria-pressed={state?.direction === towards}
-      sx={(t) => ({
-        gridArea: area,
-        minHeight: 68,
-        fontSize: 22,
-        bgcolor: state?.direction === towards ? t.tokens.emberWash : "background.paper",
-        borderColor: state?.direction === towards ? t.tokens.ember : t.tokens.line,
-      })}
-    >
-      {towards}
-    </Button>
-  );
-  return (
-    <Box>
-      <Box
-        sx={{
-          display: "grid",
-          gap: 1,
-          gridTemplateColumns: "1fr 1fr 1fr",
-          gridTemplateAreas: `". h ." "o p i" ". f ."`,
-        }}
-      >
-        {way("head", "h")}
-        {way("out", "o")}
-        <Box
-          sx={(t) => ({
-            gridArea: "p",
-            border: `1px solid ${t.tokens.ember}`,
-            borderRadius: "6px",
-            display: "grid",
-            placeContent: "center",
-            textAlign: "center",
-            lineHeight: 1.15,
-          })}
-        >
-          <span>{value ?? "–"}</span>
-          <Box component="span" sx={{ color: "text.secondary", fontSize: 22 }}>
-            of 10
-          </Box>
-        </Box>
-        {way("in", "i")}
-        {way("feet", "f")}
-      </Box>
-      <Box sx={{ display: "flex", gap: 1, mt: 1 }}>
-        <Button
-          variant="outlined"
-          onClick={() => pressure(Math.max(0, (value ?? Math.min(4, ceiling)) - 1))}
-          sx={{ flex: 1, minHeight: 68, fontSize: 22 }}
-        >
-          less
-        </Button>
-        <Button
-          variant="outlined"
-          onClick={() => pressure(Math.min(ceiling, (value ?? Math.min(4, ceiling) - 1) + 1))}
-          sx={{ flex: 1, minHeight: 68, fontSize: 22 }}
-        >
-          more
-        </Button>
-      </Box>
     </Box>
   );
 }

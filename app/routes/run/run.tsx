@@ -1,21 +1,23 @@
+import { randomUUID } from "node:crypto";
 import { data, redirect } from "react-router";
 import { boolean, object, string } from "yup";
 import type { Route } from "./+types/run";
 import { consentSchema } from "~app/routes/client/intake/consent/consent-form";
-import { textFor, type Subject } from "~core/consent/consent";
+import type { Subject } from "~core/consent/consent";
 import { usualSchool } from "~core/screening/facts";
 import { acting } from "~core/screening/outcome";
 import { rescreen } from "~core/screening/questions";
 import { cuesFor } from "~core/session/cues";
 import { tableList } from "~core/session/table-list";
 import { techniqueOf } from "~core/techniques/catalogue";
+import { agree } from "~app/consent.server";
 import { obstaclesOf } from "~app/may-start.server";
 import { judgedOf } from "~app/screening.server";
 import { inSession, signedIn } from "~app/session.server";
 import { today } from "~app/today.server";
 import { validate } from "~app/validation";
 import { getClient } from "~data/clients";
-import { consentsOf, recordConsent } from "~data/consents";
+import { consentsOf } from "~data/consents";
 import { preferencesOf } from "~data/preferences";
 import { answersOf, recordAnswer } from "~data/screening";
 import { seriesOf } from "~data/series";
@@ -37,7 +39,8 @@ export function loader({ params, context }: Route.LoaderArgs) {
     const events = await eventsOf(tx, visit.id);
     if (events.length === 0 && (!planned || visit.status === "closed"))
       throw redirect(`/clients/${client.id}/sessions?visit=${visit.ordinal}`);
-    const cautions = acting(await judgedOf(tx, client, practitioner), today());
+    const judged = await judgedOf(tx, client, practitioner);
+    const cautions = acting(judged, today());
     const school = { ...usualSchool, ...practitioner.settings.school };
     const list = tableList(planned ?? { steps: [] }, await consentsOf(tx, client.id), visit.id);
     const started = events.find((event) => event.kind === "started");
@@ -50,7 +53,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
       title: series ? (templateOf(series.template).sessions[visit.ordinal - 1]?.name ?? "") : "",
       ...list,
       events,
-      obstacles: started ? [] : await obstaclesOf(tx, client, visit, practitioner),
+      obstacles: started ? [] : await obstaclesOf(tx, client, visit, judged),
       rescreened: rescreen.every((question) => answered.some((each) => each.question === question.key)),
       pauseWord: (await preferencesOf(tx, client.id)).pauseWord,
       cautions: [...new Set(cautions.filter((each) => each.origin !== "setting").map((each) => each.title))],
@@ -76,12 +79,11 @@ export function action({ request, params, context }: Route.ActionArgs) {
     const client = await getClient(tx, visit.clientId);
     const body = (await request.json()) as { intent?: string };
     if (body.intent === "nothing-changed") {
-      const { value, errors } = await validate(object({ id: string().uuid().required() }), body);
-      if (errors) return data({ errors }, { status: 400 });
-      for (const [i, question] of rescreen.entries())
+      // what was answered for this visit already stays: a yes is not undone by this
+      const told = new Set((await answersOf(tx, client.id, visit.id)).map((each) => each.question));
+      for (const question of rescreen.filter((each) => !told.has(each.key)))
         await recordAnswer(tx, client.id, {
-          // one id per question, so that the same press sent twice is one answer each
-          id: `${value.id.slice(0, -2)}${String(i).padStart(2, "0")}`,
+          id: randomUUID(),
           question: question.key,
           answer: "no",
           visitId: visit.id,
@@ -93,16 +95,7 @@ export function action({ request, params, context }: Route.ActionArgs) {
     if (errors) return data({ errors }, { status: 400 });
     const checked = await validate(consentSchema, { ...value, visitId: visit.id, signedBy: client.name });
     if (checked.errors) return data({ errors: checked.errors }, { status: 400 });
-    const { version, text } = textFor(value.subject);
-    await recordConsent(tx, client.id, {
-      ...value,
-      visitId: visit.id,
-      textVersion: version,
-      text,
-      signedBy: client.name,
-      signature: null,
-      by: practitioner.name,
-    });
+    await agree(tx, client, { ...value, visitId: visit.id, signedBy: client.name, signature: null }, practitioner.name);
     return { ok: true };
   });
 }

@@ -47,9 +47,9 @@ export function loader({ params, context }: Route.LoaderArgs) {
     const visits = await listVisits(tx, client.id);
     const settings = series?.settings ?? usualSettings(visits[0]?.onDate ?? today());
     const template = series?.template ?? "ten-step";
-    const input = await planInputOf(tx, client, series, template, settings, practitioner);
-    const current = visits.find((visit) => visit.status !== "closed");
     const judged = await judgedOf(tx, client, practitioner);
+    const input = await planInputOf(tx, client, series, template, settings, judged);
+    const current = visits.find((visit) => visit.status !== "closed");
     return {
       seriesId: series?.id ?? randomUUID(),
       version: series?.version ?? 0,
@@ -90,7 +90,14 @@ export function action({ request, params, context }: Route.ActionArgs) {
       const checked = await validate(planSchema, body.plan);
       if (checked.errors) return data({ errors: checked.errors }, { status: 400 });
       // The server trusts no solver: its own findings, its own rules, its own arithmetic.
-      const input = await planInputOf(tx, client, stored, series.value.template, settings, practitioner);
+      const input = await planInputOf(
+        tx,
+        client,
+        stored,
+        series.value.template,
+        settings,
+        await judgedOf(tx, client, practitioner),
+      );
       const refer = referring(input);
       if (refer.length > 0) return data({ breaches: refer }, { status: 422 });
       const sessions = [...input.done, ...(checked.value.sessions as PlannedSession[]).slice(input.done.length)];

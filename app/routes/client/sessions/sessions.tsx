@@ -37,7 +37,8 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
     const { visit } = await visitOf(tx, client.id, request);
     const series = await seriesOf(tx, client.id);
     const state = foldRun(await eventsOf(tx, visit.id));
-    const cautions = acting(await judgedOf(tx, client, practitioner), dayOfVisit(visit));
+    const judged = await judgedOf(tx, client, practitioner);
+    const cautions = acting(judged, dayOfVisit(visit));
     const planned = series?.plan?.sessions[visit.ordinal - 1] ?? null;
     const school = { ...usualSchool, ...practitioner.settings.school };
     return {
@@ -50,12 +51,9 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
       ) as Record<string, string>,
       held:
         series?.plan && planned && visit.status !== "closed"
-          ? heldBack(
-              await planInputOf(tx, client, series, series.template, series.settings, practitioner),
-              visit.ordinal - 1,
-            )
+          ? heldBack(await planInputOf(tx, client, series, series.template, series.settings, judged), visit.ordinal - 1)
           : [],
-      obstacles: planned && visit.status === "planned" ? await obstaclesOf(tx, client, visit, practitioner) : [],
+      obstacles: planned && visit.status === "planned" ? await obstaclesOf(tx, client, visit, judged) : [],
       visit,
       today: today(),
       planned,

@@ -19,6 +19,7 @@ import {
 } from "~core/consent/consent";
 import { techniqueOf } from "~core/techniques/catalogue";
 import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
+import { agree } from "~app/consent.server";
 import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
@@ -26,7 +27,7 @@ import { WhenReady } from "~app/ui/when-ready";
 import { Signature, SignaturePad } from "~app/ui/signature-pad";
 import { validate, type FieldErrors } from "~app/validation";
 import { getClient } from "~data/clients";
-import { consentsOf, recordConsent } from "~data/consents";
+import { consentsOf } from "~data/consents";
 import { seriesOf } from "~data/series";
 import { consentSchema } from "./consent-form";
 
@@ -56,18 +57,8 @@ export function action({ request, params, context }: Route.ActionArgs) {
     if (errors) return data({ errors }, { status: 400 });
     const client = await getClient(tx, params.clientId);
     const visit = await ownVisit(tx, client.id, value.visitId);
-    const { version, text } = textFor(value.subject);
-    await recordConsent(tx, client.id, {
-      id: value.id,
-      visitId: visit.id,
-      subject: value.subject,
-      given: value.given,
-      textVersion: version,
-      text,
-      signedBy: value.given ? value.signedBy : client.name,
-      signature: value.given && value.signature?.length ? (value.signature as unknown as Stroke[]) : null,
-      by: practitioner.name,
-    });
+    const signature = value.signature as unknown as Stroke[] | null;
+    await agree(tx, client, { ...value, visitId: visit.id, signature }, practitioner.name);
     return { ok: true };
   });
 }

@@ -1,0 +1,51 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Dialog from "@mui/material/Dialog";
+import TextField from "@mui/material/TextField";
+import { useState } from "react";
+
+/** A note to the step at hand; Enter keeps it. */
+export function NoteDialog({ close, save }: { close: () => void; save: (text: string) => void }) {
+  const [text, setText] = useState("");
+  return (
+    <Dialog open onClose={close} fullWidth maxWidth="sm" slotProps={{ paper: { "aria-label": "Note" } }}>
+      <Box
+        component="form"
+        sx={{ p: 3 }}
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (text.trim()) save(text.trim());
+        }}
+      >
+        <TextField
+          autoFocus
+          label="Note to this step"
+          multiline
+          minRows={2}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          slotProps={{ htmlInput: { style: { fontSize: 24, lineHeight: 1.4 }, maxLength: 4000 } }}
+          onKeyDown={(event) => {
+            if (event.key === "Enter" && !event.shiftKey && text.trim()) {
+              event.preventDefault();
+              save(text.trim());
+            }
+          }}
+        />
+        <Box sx={{ display: "flex", gap: 2, mt: 2 }}>
+          <Button
+            type="submit"
+            variant="contained"
+            disabled={!text.trim()}
+            sx={{ minHeight: 64, fontSize: 22, flex: 1 }}
+          >
+            Keep note
+          </Button>
+          <Button variant="outlined" onClick={close} sx={{ minHeight: 64, fontSize: 22, flex: 1 }}>
+            Cancel
+          </Button>
+        </Box>
+      </Box>
+    </Dialog>
+  );
+}

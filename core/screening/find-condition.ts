@@ -1,0 +1,53 @@
+import { withoutPlace } from "../anatomy/places";
+import { conditions, type Condition } from "./conditions";
+
+/**
+ * Conditions for what was typed, best first: names that begin with it, then words that do, then anything containing
+ * it. Every typed word has to be found.
+ */
+export function findConditions(typed: string): Condition[] {
+  // a plural asks for the same thing
+  const asked = typed
+    .toLowerCase()
+    .trim()
+    .split(/\s+/)
+    .filter(Boolean)
+    .map((word) => (word.length > 3 ? word.replace(/s$/, "") : word));
+  if (asked.length === 0) return [...conditions];
+  const rank = (condition: Condition): number => {
+    const texts = [condition.name, ...condition.synonyms].map((text) => text.toLowerCase());
+    if (texts[0]!.startsWith(asked.join(" "))) return 0;
+    if (texts.some((text) => text.startsWith(asked.join(" ")))) return 1;
+    const words = texts.flatMap((text) => text.split(/[\s,]+/));
+    if (asked.every((part) => words.some((word) => word.startsWith(part)))) return 2;
+    return asked.every((part) => texts.some((text) => text.includes(part))) ? 3 : Infinity;
+  };
+  return conditions
+    .map((condition) => ({ condition, at: rank(condition) }))
+    .filter(({ at }) => at < Infinity)
+    .sort((a, b) => a.at - b.at)
+    .map(({ condition }) => condition);
+}
+
+/** Catalogue conditions for what was typed, best first; place and side in it are no hindrance. */
+export function suggest(what: string): Condition[] {
+  const found = findConditions(what);
+  return found.length > 0 ? found : findConditions(withoutPlace(what) || what);
+}
+
+/** The condition that what was typed names, when every word of it (place and side aside) begins one of its words. */
+export function guess(what: string): Condition | undefined {
+  const [best] = suggest(what);
+  if (!best || what.trim().length < 3) return undefined;
+  const known = [best.name, ...best.synonyms]
+    .join(" ")
+    .toLowerCase()
+    .split(/[\s,]+/);
+  const begins = (text: string) =>
+    text
+      .toLowerCase()
+      .split(/\s+/)
+      .filter(Boolean)
+      .every((word) => known.some((each) => each.startsWith(word.length > 3 ? word.replace(/s$/, "") : word)));
+  return begins(what.trim()) || (withoutPlace(what) !== "" && begins(withoutPlace(what))) ? best : undefined;
+}
