@@ -4,6 +4,8 @@ export type Millimetres = number;
 export type Pixels = number;
 export type Seconds = number;
 export type Minutes = number;
+/** What a number of a reading counts: degrees, millimetres, or the steps of an eye grade from −3 to 3. */
+export type Unit = "deg" | "mm" | "grade";
 export type Side = "L" | "R";
 export type BodySide = Side | "mid";
 

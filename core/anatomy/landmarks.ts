@@ -16,9 +16,13 @@ export type Landmark = {
   height: number;
   depthSd: Millimetres;
   placing: Millimetres;
+  /** Lies on the floor: how low it stands in the picture then tells how far forward it is. */
+  onFloor?: boolean;
+  /** Forward fraction of the joint that the mark on the skin stands for, where they differ. */
+  joint?: number;
 };
 
-export const landmarks = {
+const catalogue = {
   tragus: {
     name: "Tragus",
     paired: true,
@@ -126,10 +130,76 @@ export const landmarks = {
     height: 0.041,
     depthSd: 12,
     placing: 3,
+    joint: 0.001,
+  },
+  t12: {
+    name: "T12 spinous process",
+    paired: false,
+    lateral: 0,
+    forward: -0.04,
+    height: 0.64,
+    depthSd: 16,
+    placing: 5,
+  },
+  "scapula-root": {
+    name: "Root of the scapular spine",
+    paired: true,
+    lateral: 0.045,
+    forward: -0.074,
+    height: 0.795,
+    depthSd: 16,
+    placing: 5,
+  },
+  "scapula-low": {
+    name: "Inferior scapular angle",
+    paired: true,
+    lateral: 0.052,
+    forward: -0.074,
+    height: 0.735,
+    depthSd: 16,
+    placing: 5,
+  },
+  calf: {
+    name: "Achilles tendon, upper end",
+    paired: true,
+    lateral: 0.052,
+    forward: -0.023,
+    height: 0.095,
+    depthSd: 12,
+    placing: 3,
+  },
+  "heel-top": {
+    name: "Achilles tendon, insertion",
+    paired: true,
+    lateral: 0.052,
+    forward: -0.025,
+    height: 0.036,
+    depthSd: 12,
+    placing: 3,
+  },
+  heel: {
+    name: "Heel",
+    paired: true,
+    lateral: 0.051,
+    forward: -0.034,
+    height: 0.01,
+    depthSd: 12,
+    placing: 3,
+  },
+  toe: {
+    name: "Second toe",
+    paired: true,
+    lateral: 0.065,
+    forward: 0.113,
+    height: 0.006,
+    depthSd: 12,
+    placing: 3,
+    onFloor: true,
   },
 } as const satisfies Record<string, Landmark>;
 
-export type LandmarkKey = keyof typeof landmarks;
+export type LandmarkKey = keyof typeof catalogue;
+export const landmarks: Record<LandmarkKey, Landmark> = catalogue;
 
 /** A landmark of one body side, or of the mid-plane: "acromion.L", "c7". */
 export type PointKey = LandmarkKey | `${LandmarkKey}.${Side}`;

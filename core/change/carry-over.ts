@@ -1,4 +1,5 @@
-import { kept } from "./compare";
+import { oneEach } from "../measure/reading";
+import { kept, sameIn } from "./compare";
 import type { MomentReadings } from "./moments";
 
 /**
@@ -9,9 +10,12 @@ import type { MomentReadings } from "./moments";
 export function keptBetween(moments: readonly MomentReadings[], ordinal: number): number | undefined {
   const at = (visit: number, moment: "before" | "after") =>
     moments.find((each) => each.ordinal === visit && each.moment === moment)?.readings ?? [];
-  const shares = at(ordinal, "before").flatMap((before) => {
-    const after = at(ordinal, "after").find((reading) => reading.id === before.id);
-    const next = at(ordinal + 1, "before").find((reading) => reading.id === before.id);
+  const through = at(ordinal, "before").filter(
+    (before) => sameIn(at(ordinal, "after"), before) && sameIn(at(ordinal + 1, "before"), before),
+  );
+  const shares = oneEach(through).flatMap((before) => {
+    const after = sameIn(at(ordinal, "after"), before);
+    const next = sameIn(at(ordinal + 1, "before"), before);
     const share = after && next ? kept(before, after, next) : undefined;
     return share === undefined ? [] : [Math.max(-1, Math.min(2, share))];
   });

@@ -1,6 +1,7 @@
+import { testReading } from "../test/reading";
 import fc from "fast-check";
 import { metrics } from "../measure/metrics";
-import type { Reading } from "../measure/read-photo";
+import type { Reading } from "../measure/reading";
 import { mdc95, semFromIcc, smallestRealChange } from "../repeatability/mdc";
 import { keptBetween } from "./carry-over";
 import { compare, compareMoments, kept } from "./compare";
@@ -8,15 +9,8 @@ import type { MomentReadings } from "./moments";
 import { summarise } from "./summary";
 
 const tilt = metrics.find((metric) => metric.key === "pelvic-tilt")!;
-const reading = (value: number, se = 1, id = "pelvic-tilt.L.left"): Reading => ({
-  metric: tilt,
-  side: "L",
-  id,
-  value,
-  se,
-  seRepeat: se,
-  parts: [],
-});
+const reading = (value: number, se = 1, id = "pelvic-tilt.L.left"): Reading =>
+  testReading(tilt, value, { side: "L", id, se });
 
 /** SEM = SD·√(1−ICC) and MDC95 = 1.96·√2·SEM: Weir, J Strength Cond Res 19 (2005) 231–240. */
 describe("smallest real change", () => {

@@ -1,6 +1,7 @@
 import type { Moment } from "../findings/restriction";
 import { readByHand, type HandMeasurement } from "../measure/by-hand";
-import { readPhoto, type MarkedPhoto, type Reading } from "../measure/read-photo";
+import { readPhoto, type MarkedPhoto } from "../measure/read-photo";
+import type { Reading } from "../measure/reading";
 
 export type PhotoAtVisit = MarkedPhoto & { ordinal: number; moment: Moment };
 
@@ -15,8 +16,8 @@ export type MomentReadings = {
 
 /**
  * Pictures and hand measurements grouped by visit and moment in order of time, each with its metrics; moments without
- * any are left out. Where both say something about the same metric, the one with the smaller error counts. `read` may
- * give readings that were taken before.
+ * any are left out. One metric taken in two ways is two readings side by side. `read` may give readings that were taken
+ * before, or by someone's own figures.
  */
 export function momentsOf<P extends PhotoAtVisit>(
   photos: readonly P[],
@@ -38,10 +39,7 @@ export function momentsOf<P extends PhotoAtVisit>(
   for (const measured of byHand) {
     const reading = readByHand(measured);
     if (!reading) continue;
-    const { readings } = momentOf(measured.ordinal, measured.moment);
-    const there = readings.findIndex((each) => each.id === reading.id);
-    if (there < 0) readings.push(reading);
-    else if (reading.se < readings[there]!.se) readings[there] = reading;
+    momentOf(measured.ordinal, measured.moment).readings.push(reading);
   }
   return [...moments.values()]
     .filter((moment) => moment.readings.length > 0)

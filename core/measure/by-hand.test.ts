@@ -1,7 +1,9 @@
-import { compare } from "../change/compare";
+import { compare, compareMoments, incomparable, oneChangeEach } from "../change/compare";
 import { momentsOf, type PhotoAtVisit } from "../change/moments";
 import { smallestRealChange } from "../repeatability/mdc";
-import { handLimits, measurable, methods, methodsFor, readByHand, type HandMeasurement } from "./by-hand";
+import { measurable, readByHand, type HandMeasurement } from "./by-hand";
+import { handLimits, handMethods, methodsFor } from "./methods";
+import { oneEach } from "./reading";
 import { metrics } from "./metrics";
 
 const measured = (change: Partial<HandMeasurement> = {}): HandMeasurement => ({
@@ -14,8 +16,9 @@ const measured = (change: Partial<HandMeasurement> = {}): HandMeasurement => ({
 });
 
 describe("measuring by hand", () => {
-  it("can take every metric a picture can", () => {
-    expect(new Set(measurable.map((each) => each.metric.key))).toEqual(new Set(metrics.map((metric) => metric.key)));
+  it("can take every metric a picture can, but sums that only marks give", () => {
+    const byHand = metrics.filter((metric) => !metric.pictureOnly);
+    expect(new Set(measurable.map((each) => each.metric.key))).toEqual(new Set(byHand.map((metric) => metric.key)));
     expect(new Set(measurable.map((each) => each.id)).size).toBe(measurable.length);
     for (const { metric } of measurable) expect(methodsFor(metric).length).toBeGreaterThanOrEqual(2);
   });
@@ -25,24 +28,31 @@ describe("measuring by hand", () => {
     expect(reading).toMatchObject({ id: "shoulder-level.front", value: -6, se: 1.5, seRepeat: 1.5 });
     expect(reading.metric.key).toBe("shoulder-level");
     expect(reading.parts.reduce((sum, part) => sum + part.variance, 0)).toBeCloseTo(reading.se ** 2);
-    for (const method of methods) expect(method.se).toBeGreaterThan(0);
+    for (const method of handMethods) expect(method.se).toBeGreaterThan(0);
   });
 
   it("refuses a method of another unit, and what it does not know", () => {
     expect(readByHand(measured({ method: "tape" }))).toBeUndefined();
     expect(readByHand(measured({ readingId: "mood.front" }))).toBeUndefined();
-    expect(readByHand(measured({ method: "eye" as never }))).toBeUndefined();
+    expect(readByHand(measured({ method: "guess" as never }))).toBeUndefined();
   });
 
-  it("judges change by both errors: 1.96 times the root of their squares' sum", () => {
+  it("judges change by the method's error: 1.96 · √2 times it", () => {
     const first = readByHand(measured({ value: -6 }))!;
-    const needed = 1.96 * Math.hypot(1.5, 2.5);
+    const needed = 1.96 * Math.SQRT2 * 1.5;
     for (const [by, verdict] of [
       [needed + 0.1, "real"],
       [needed - 0.1, "unclear"],
     ] as const)
-      expect(compare(first, readByHand(measured({ value: -6 + by, method: "goniometer" }))!).verdict).toBe(verdict);
-    expect(smallestRealChange(1.5, 2.5)).toBeCloseTo(needed, 2);
+      expect(compare(first, readByHand(measured({ value: -6 + by }))!).verdict).toBe(verdict);
+    expect(smallestRealChange(1.5, 1.5)).toBeCloseTo(needed, 2);
+  });
+
+  it("takes an eye grade as a grade: two steps are a change, one is not", () => {
+    const grade = (value: number) => readByHand(measured({ method: "eye", value }))!;
+    expect(grade(-2)).toMatchObject({ unit: "grade", usual: [-0.5, 0.5], value: -2 });
+    expect(compare(grade(-2), grade(-1)).verdict).toBe("unclear");
+    expect(compare(grade(-2), grade(0))).toMatchObject({ verdict: "real", direction: "towards" });
   });
 
   it("keeps plausible values within its limits", () => {
@@ -67,15 +77,29 @@ describe("moments with pictures and hand measurements", () => {
     expect(keys).toEqual(["1-before", "1-after", "2-before"]);
   });
 
-  it("lets the smaller error count where both say something", () => {
+  it("keeps every method of a metric side by side, and never mixes them", () => {
     const photo = { ordinal: 1, moment: "before", view: "front", setup: {}, marks: {} } as unknown as PhotoAtVisit;
-    const precise = { ...readByHand(measured({ value: -4 }))!, se: 0.8 };
-    const read = () => [precise];
-    expect(momentsOf([photo], [measured()], read)[0]!.readings.map((each) => each.value)).toEqual([-4]);
-    const vague = () => [{ ...precise, se: 3 }];
-    expect(momentsOf([photo], [measured()], vague)[0]!.readings.map((each) => each.value)).toEqual([-6]);
-    const other = momentsOf([photo], [measured({ readingId: "head-tilt.front", value: 2 })], read)[0]!;
-    expect(other.readings.map((each) => each.id)).toEqual(["shoulder-level.front", "head-tilt.front"]);
-    expect(other.photos).toEqual([photo]);
+    const seen = { ...readByHand(measured({ value: -4 }))!, method: "photo" as const, se: 0.8, seRepeat: 0.8 };
+    const first = momentsOf([photo], [measured(), measured({ method: "eye", value: -2 })], () => [seen])[0]!;
+    expect(first.readings.map(({ method, value }) => [method, value])).toEqual([
+      ["photo", -4],
+      ["inclinometer", -6],
+      ["eye", -2],
+    ]);
+    expect(first.photos).toEqual([photo]);
+    // one number, where one is needed: the most precise, an eye grade last of all
+    expect(oneEach(first.readings).map(({ method }) => method)).toEqual(["photo"]);
+    expect(oneEach(first.readings.slice(1)).map(({ method }) => method)).toEqual(["inclinometer"]);
+
+    const again = readByHand(measured({ value: 2 }))!;
+    expect(compareMoments(first.readings, [again]).map((change) => change.difference)).toEqual([8]);
+    expect(() => compare(seen, again)).toThrow(
+      "only one method can be compared with itself, got photo and inclinometer",
+    );
+    expect(incomparable(first.readings, [again])).toEqual([]);
+    expect(incomparable([seen], [again]).map(([a, b]) => [a.method, b.method])).toEqual([["photo", "inclinometer"]]);
+    const both = compareMoments(first.readings, [again, { ...seen, value: -3.9 }]);
+    expect(both).toHaveLength(2);
+    expect(oneChangeEach(both).map((change) => change.first.method)).toEqual(["photo"]);
   });
 });

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { directionWord, formatBand, formatSigned, formatValue, unitSign } from "./format";
 import { metrics, type MetricKey } from "./metrics";
+import type { Unit } from "../units";
 import { stanceLine } from "./stance-line";
 import { pointsOfView, usualDepth, views, viewName } from "./view";
 import { landmarks, pointName, splitPoint } from "../anatomy/landmarks";
@@ -8,6 +9,8 @@ import { bodyParts, faceOf, partCentre } from "../anatomy/body-map";
 import { regionKeys } from "../anatomy/regions";
 
 const metric = (key: MetricKey) => metrics.find((each) => each.key === key)!;
+const said = (key: MetricKey, value: number, unit: Unit = metric(key).unit) =>
+  directionWord({ unit, metric: metric(key) }, value);
 
 describe("numbers as they are read", () => {
   it("writes degrees with one decimal and millimetres whole, with a real minus sign", () => {
@@ -20,19 +23,22 @@ describe("numbers as they are read", () => {
   it("never writes minus nothing", () => {
     expect(formatValue(metric("trunk-shift"), -0.3)).toBe("0");
     expect(formatSigned(metric("pelvic-tilt"), -0.04)).toBe("0.0");
-    expect(directionWord(metric("shoulder-level"), -0.04)).toBe("");
+    expect(said("shoulder-level", -0.04)).toBe("");
   });
 
   it("gives a band of 95 %, with the unit", () => {
     expect(formatBand(metric("craniovertebral"), 1.58)).toBe("±3.1°");
     expect(formatBand(metric("tragus-offset"), 6.1)).toBe("±12 mm");
     expect(unitSign(metric("knee-line"))).toBe("°");
+    expect(formatBand({ unit: "grade" }, 0.5)).toBe("±1.0");
+    expect(formatSigned({ unit: "grade" }, -2)).toBe("−2");
   });
 
   it("says what a sign means", () => {
-    expect(directionWord(metric("shoulder-level"), 3)).toBe("right low");
-    expect(directionWord(metric("shoulder-level"), -3)).toBe("left low");
-    expect(directionWord(metric("knee-line"), 4)).toBe("inward");
+    expect(said("shoulder-level", 3)).toBe("right low");
+    expect(said("shoulder-level", -3)).toBe("left low");
+    expect(said("knee-line", 4)).toBe("inward");
+    expect(said("craniovertebral", -2, "grade")).toBe("head forward");
   });
 
   it("keeps the order of values (any two)", () => {

@@ -1,23 +1,31 @@
+import { z95, type Unit } from "../units";
 import type { Metric } from "./metrics";
-import { z95 } from "../units";
+
+/** Anything whose numbers are in a unit: a metric, or a reading of it. */
+type InUnit = { unit: Unit };
 
 const minus = (text: string) => text.replace("-", "−");
 
-/** A number of the metric's unit: degrees with one decimal, millimetres whole. */
-export const formatValue = (metric: Metric, value: number): string =>
-  minus(metric.unit === "deg" ? value.toFixed(1) : value.toFixed(0)).replace(/^−(0(\.0)?)$/, "$1");
+/** A number in its unit: degrees and grades with one decimal (whole grades without), millimetres whole. */
+export const formatValue = ({ unit }: InUnit, value: number): string =>
+  minus(unit === "mm" || (unit === "grade" && Number.isInteger(value)) ? value.toFixed(0) : value.toFixed(1)).replace(
+    /^−(0(\.0)?)$/,
+    "$1",
+  );
 
-export const formatSigned = (metric: Metric, value: number): string => {
-  const text = formatValue(metric, value);
+export const formatSigned = (of: InUnit, value: number): string => {
+  const text = formatValue(of, value);
   return text.startsWith("−") || Number(text) === 0 ? text : `+${text}`;
 };
 
-export const unitSign = (metric: Metric): string => (metric.unit === "deg" ? "°" : " mm");
+export const unitSign = ({ unit }: InUnit): string => ({ deg: "°", mm: " mm", grade: " of 3" })[unit];
 
 /** Half of the 95 % interval, with the unit: "±3.1°". */
-export const formatBand = (metric: Metric, se: number): string =>
-  `±${formatValue(metric, z95 * se)}${unitSign(metric)}`;
+export const formatBand = (of: InUnit, se: number): string =>
+  `±${formatValue(of, z95 * se)}${of.unit === "grade" ? "" : unitSign(of)}`;
 
 /** What the sign of a value says in words ("right low"), or "" when it says nothing or the value is 0. */
-export const directionWord = (metric: Metric, value: number): string =>
-  Number(formatValue(metric, value).replace("−", "-")) === 0 ? "" : metric.words[value < 0 ? 0 : 1];
+export const directionWord = ({ unit, metric }: InUnit & { metric: Metric }, value: number): string =>
+  Number(formatValue({ unit }, value).replace("−", "-")) === 0
+    ? ""
+    : ((unit === "grade" && metric.graded) || metric.words)[value < 0 ? 0 : 1];

@@ -1,5 +1,6 @@
 import { calibrate, locate, type Scene } from "./calibration";
-import { measure, usualPrecision, type Precision } from "./propagate";
+import { still } from "../test/standing";
+import { measure, usualPrecision } from "./propagate";
 import { metrics, sidesIn, type MetricKey } from "./metrics";
 import { readPhoto } from "./read-photo";
 import type { View } from "./view";
@@ -29,14 +30,6 @@ const scene = (view: View, marks: Scene["marks"]): Scene => ({
   yaw: 0,
 });
 const metric = (key: MetricKey, view: View) => metrics.find((each) => each.key === key && each.views.includes(view))!;
-const still: Precision = {
-  pointingPx: 0,
-  referencePx: 0,
-  placing: 0,
-  cameraDistance: 0,
-  cameraHeight: 0,
-  yaw: 0,
-};
 
 describe("calibration", () => {
   it("takes the scale from the stick and the roll from the plumb line", () => {

@@ -1,6 +1,7 @@
 import type { PointKey } from "../anatomy/landmarks";
 import { toDegrees, type Side } from "../units";
 import type { BodyPoint } from "./calibration";
+import { bend, fromLine, middle, offset, shiftOfPairs, sumOfOffsets, tilt } from "./geometry";
 import type { View } from "./view";
 
 /**
@@ -18,6 +19,10 @@ export type Metric = {
   value: (points: readonly BodyPoint[]) => number;
   /** What the sign means: [below zero, above zero]. */
   words: readonly [string, string];
+  /** How an eye grade below and above the usual is said, where that differs from `words`. */
+  graded?: readonly [string, string];
+  /** Computed from marks only: there is no way to take it by hand. */
+  pictureOnly?: true;
   /** Usual range of adults without complaint, in the metric's unit. */
   usual: readonly [number, number];
   /** Where the usual range comes from. */
@@ -41,30 +46,15 @@ export type MetricKey =
   | "condyle-offset"
   | "trunk-lean"
   | "pelvic-tilt"
-  | "knee-position";
+  | "knee-position"
+  | "foot-turn-out"
+  | "scapula-root-distance"
+  | "scapula-low-distance"
+  | "heel-line"
+  | "shoulder-angle"
+  | "plumb-sum";
 
 const common = "common practice";
-
-/** Angle of the line right → left against horizontal, in degrees: positive when the left end is higher. */
-const tilt = ([right, left]: readonly BodyPoint[]) =>
-  toDegrees(Math.atan2(left!.up - right!.up, Math.abs(left!.across - right!.across)));
-
-const middle = (a: BodyPoint, b: BodyPoint): BodyPoint => ({
-  across: (a.across + b.across) / 2,
-  up: (a.up + b.up) / 2,
-});
-
-/** Horizontal distance of the first pair's middle from the second pair's, in mm. */
-const shiftOfPairs = ([a, b, c, d]: readonly BodyPoint[]) => middle(a!, b!).across - middle(c!, d!).across;
-
-const offset = ([point, malleolus]: readonly BodyPoint[]) => point!.across - malleolus!.across;
-
-/** Bend of the chain a–b–c at b in degrees: 0 when straight, positive when b lies on the negative side of a–c. */
-const bend = ([a, b, c]: readonly BodyPoint[]) => {
-  const upper = Math.atan2(a!.across - b!.across, a!.up - b!.up);
-  const lower = Math.atan2(b!.across - c!.across, b!.up - c!.up);
-  return toDegrees(upper - lower);
-};
 
 const pair = (landmark: "tragus" | "acromion" | "asis" | "psis" | "ankle"): readonly PointKey[] => [
   `${landmark}.R`,
@@ -181,6 +171,70 @@ export const metrics: readonly Metric[] = [
     definition: "Angle ASIS, mid-patella, mid-malleoli in the frontal plane; inward positive.",
   },
   {
+    key: "foot-turn-out",
+    name: "Foot turn-out",
+    unit: "deg",
+    views: ["front"],
+    sides: "each",
+    points: (side) => [`ankle.${side}`, `toe.${side}`],
+    value: ([ankle, toe]) => toDegrees(Math.atan2(toe!.across - ankle!.across, toe!.near - ankle!.near)),
+    words: ["inward", "outward"],
+    usual: [0, 15],
+    source: common,
+    definition:
+      "Line of the foot against straight ahead; outward positive. From the front the heel is hidden: the middle of the malleoli, which lies over the line of the foot, stands in for it.",
+  },
+  ...(
+    [
+      ["scapula-root-distance", "Upper blade to spine", "scapula-root", "root of the scapular spine"],
+      ["scapula-low-distance", "Lower blade to spine", "scapula-low", "inferior angle"],
+    ] as const
+  ).map(([key, name, landmark, what]): Metric => ({
+    key,
+    name,
+    unit: "mm",
+    views: ["back"],
+    sides: "each",
+    points: (side) => [`${landmark}.${side}`, "c7", "t12"],
+    value: fromLine,
+    words: ["", ""],
+    graded: ["close to the spine", "wide"],
+    usual: landmark === "scapula-root" ? [55, 90] : [65, 105],
+    source: `${common}; about 3 inches for a wide blade`,
+    definition: `Distance of the ${what} from the line C7 to T12.`,
+  })),
+  {
+    key: "heel-line",
+    name: "Heel line",
+    unit: "deg",
+    views: ["back"],
+    sides: "each",
+    points: (side) => [`calf.${side}`, `heel-top.${side}`, `heel.${side}`],
+    // the chain bulges inward when the heel tips outward
+    value: bend,
+    words: ["heel tipped in", "heel tipped out"],
+    usual: [-3, 9],
+    source: common,
+    definition: "Line of the Achilles tendon against the line of the heel bone; heel tipped outward positive.",
+  },
+  ...(["front", "back"] as const).map((view): Metric => {
+    const [chest, hips] = view === "front" ? (["sternal-notch", "asis"] as const) : (["c7", "psis"] as const);
+    return {
+      key: "plumb-sum",
+      name: "Off the plumb, all together",
+      unit: "mm",
+      views: [view],
+      sides: "none",
+      points: () => [...pair("tragus"), chest, ...pair(hips), ...pair("ankle")],
+      value: ([a, b, trunk, c, d, e, f]) => sumOfOffsets([middle(a!, b!), trunk!, middle(c!, d!)], middle(e!, f!)),
+      words: ["", ""],
+      pictureOnly: true,
+      usual: [0, 36],
+      source: common,
+      definition: `Head, ${view === "front" ? "sternal notch" : "C7"} and pelvis: how far each stands sideways from the plumb through the ankles, added up.`,
+    };
+  }),
+  {
     key: "craniovertebral",
     name: "Craniovertebral angle",
     unit: "deg",
@@ -189,6 +243,7 @@ export const metrics: readonly Metric[] = [
     points: (side) => ["c7", `tragus.${side}`],
     value: ([c7, tragus]) => toDegrees(Math.atan2(tragus!.up - c7!.up, tragus!.across - c7!.across)),
     words: ["", ""],
+    graded: ["head forward", "head back"],
     usual: [49.3, 60.7],
     source: "Yip, Chiu & Poon, Manual Therapy 13 (2008) 148–154: no neck pain 55.0° (SD 2.9), mean ± 1.96 SD",
     definition: "Line from C7 to the tragus against horizontal; smaller means the head is further forward.",
@@ -218,6 +273,21 @@ export const metrics: readonly Metric[] = [
     usual: [30, 90],
     source: common,
     definition: "Acromion forward of the plumb through C7.",
+  },
+  {
+    key: "shoulder-angle",
+    name: "C7 to shoulder",
+    unit: "deg",
+    views: sideViews,
+    sides: "near",
+    points: (side) => ["c7", `acromion.${side}`],
+    value: ([c7, acromion]) => toDegrees(Math.atan2(acromion!.across - c7!.across, c7!.up - acromion!.up)),
+    words: ["", ""],
+    graded: ["shoulder back", "shoulder forward"],
+    usual: [55, 105],
+    source: common,
+    definition:
+      "Line from C7 to the acromion against vertical; larger means the shoulder is further forward or higher.",
   },
   ...(
     [
@@ -277,6 +347,27 @@ export const metrics: readonly Metric[] = [
     usual: [-6, 5],
     source: common,
     definition: "Angle trochanter, condyle, malleolus; beyond straight is positive.",
+  },
+  {
+    key: "plumb-sum",
+    name: "Off the plumb, all together",
+    unit: "mm",
+    views: sideViews,
+    sides: "near",
+    points: (side) => [
+      `tragus.${side}`,
+      `acromion.${side}`,
+      `trochanter.${side}`,
+      `condyle.${side}`,
+      `malleolus.${side}`,
+    ],
+    value: (points) => sumOfOffsets(points.slice(0, -1), points.at(-1)!),
+    words: ["", ""],
+    pictureOnly: true,
+    usual: [20, 160],
+    source: common,
+    definition:
+      "Head, shoulder, hip and knee: how far each stands before or behind the plumb through the ankle, added up.",
   },
 ];
 

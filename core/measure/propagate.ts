@@ -14,6 +14,8 @@ export type Precision = {
   /** Camera distance and lens height, mm. */
   cameraDistance: number;
   cameraHeight: number;
+  /** How truly plumb and stick hang in the plane that was noted, mm. */
+  stickBehind: number;
   /** How squarely the client stands to the camera, degrees. */
   yaw: number;
 };
@@ -25,15 +27,19 @@ export const usualPrecision: Precision = {
   placing: 1,
   cameraDistance: 50,
   cameraHeight: 25,
+  stickBehind: 20,
   yaw: 1.5,
 };
 
 /** One cause of error and what it adds to a value's variance. */
 export type ErrorPart = {
-  cause: "placing" | "plumb" | "stick" | "camera" | "depth" | "turn" | "method";
+  cause: "placing" | "plumb" | "stick" | "stick-depth" | "camera" | "depth" | "turn" | "method";
   point?: PointKey;
   variance: number;
 };
+
+/** What of a metric is needed to compute it. */
+export type MeasuredBy = Pick<Metric, "sides" | "points" | "value">;
 
 export type Measured = {
   value: number;
@@ -56,7 +62,7 @@ export type Measured = {
  * 100:2008, 5.1, from memory). Inputs are taken as independent.
  */
 export function measure(
-  metric: Metric,
+  metric: MeasuredBy,
   side: Side | undefined,
   scene: Scene,
   precision: Precision = usualPrecision,
@@ -70,7 +76,7 @@ export function measure(
       const place = locate(varied, calibration, point);
       if (!place) return undefined;
       // Metrics of one body side are written for the left; the right one is its mirror image.
-      located.push(metric.sides === "each" && side === "R" ? { across: -place.across, up: place.up } : place);
+      located.push(metric.sides === "each" && side === "R" ? { ...place, across: -place.across } : place);
     }
     return metric.value(located);
   };
@@ -79,6 +85,7 @@ export function measure(
   const calibration = calibrate(scene)!;
   const parts: ErrorPart[] = [];
   const add = (part: Omit<ErrorPart, "variance">, sd: number, vary: (by: number) => Scene) => {
+    if (sd === 0) return;
     const high = evaluate(vary(sd));
     const low = evaluate(vary(-sd));
     if (high === undefined || low === undefined) return;
@@ -115,6 +122,8 @@ export function measure(
     withSetup({ cameraDistance: scene.setup.cameraDistance + by }),
   );
   add({ cause: "camera" }, precision.cameraHeight, (by) => withSetup({ cameraHeight: scene.setup.cameraHeight + by }));
+  const { stickBehind = 0 } = scene.setup;
+  add({ cause: "stick-depth" }, precision.stickBehind, (by) => withSetup({ stickBehind: stickBehind + by }));
   add({ cause: "turn" }, precision.yaw, (by) => ({ ...scene, yaw: scene.yaw + by }));
 
   parts.sort((a, b) => b.variance - a.variance);

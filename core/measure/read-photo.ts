@@ -1,28 +1,72 @@
-import type { Side } from "../units";
+import { figureKey, pool, type OwnFigures } from "../repeatability/own-figures";
 import type { Marks, PhotoSetup, Scene } from "./calibration";
-import { metricsOf, sidesIn, type Metric } from "./metrics";
-import { measure, type Measured, type Precision } from "./propagate";
+import { metricsOf, sidesIn } from "./metrics";
+import { measure, type ErrorPart, type Measured, type Precision } from "./propagate";
+import { readingId, type Reading } from "./reading";
 import type { View } from "./view";
 
 /** A marked photograph as it is stored. */
 export type MarkedPhoto = { view: View; setup: PhotoSetup; marks: Marks };
 
-export type Reading = Measured & { metric: Metric; side: Side | undefined; id: string };
+/** Reads pictures with the figures of whoever placed their marks, by practitioner. */
+export const readBy =
+  (figures: Readonly<Record<string, OwnFigures>>) =>
+  (photo: MarkedPhoto & { markedBy: string | null }): Reading[] =>
+    readPhoto(photo, photo.markedBy ? figures[photo.markedBy] : undefined);
 
 /** The scene a stored picture stands for: usual depths, client square to the camera. */
 export const sceneOf = (photo: MarkedPhoto): Scene => ({ ...photo, depth: {}, yaw: 0 });
 
-/** All metrics a picture's marks allow, in the order of the catalogue. Missing landmarks leave theirs out. */
-export function readPhoto(photo: MarkedPhoto, precision?: Precision): Reading[] {
+/** Causes that marking the same picture again would show: what a repeatability study replaces by one's own figure. */
+const ofMarking = ({ cause }: ErrorPart) => cause === "placing" || cause === "plumb" || cause === "stick";
+
+/** Standard deviation that marking alone gives a value, in its unit. */
+export const markingError = (parts: readonly ErrorPart[]): number =>
+  Math.sqrt(parts.filter(ofMarking).reduce((sum, { variance }) => sum + variance, 0));
+
+/** A measurement whose marking error is the marker's own, pooled with the model's; its other causes stay. */
+function withOwn(
+  measured: Measured,
+  own: OwnFigures["sem"][keyof OwnFigures["sem"]],
+): Pick<Reading, "basis"> & Measured {
+  const model = markingError(measured.parts);
+  const { sd, basis } = pool(own, model);
+  if (basis.kind === "model" || model === 0) return { ...measured, basis };
+  const factor = (sd / model) ** 2;
+  const parts = measured.parts
+    .map((part) => (ofMarking(part) ? { ...part, variance: part.variance * factor } : part))
+    .sort((a, b) => b.variance - a.variance);
+  const more = sd ** 2 - model ** 2;
+  return {
+    ...measured,
+    se: Math.sqrt(measured.se ** 2 + more),
+    seRepeat: Math.sqrt(measured.seRepeat ** 2 + more),
+    parts,
+    basis,
+  };
+}
+
+/**
+ * All metrics a picture's marks allow, in the order of the catalogue; missing landmarks leave theirs out. `own` are
+ * the figures of whoever placed the marks.
+ */
+export function readPhoto(photo: MarkedPhoto, own?: OwnFigures, precision?: Precision): Reading[] {
   const scene = sceneOf(photo);
   return metricsOf(photo.view).flatMap((metric) =>
     sidesIn(metric, photo.view).flatMap((side): Reading[] => {
       const measured = measure(metric, side, scene, precision);
-      return measured ? [{ ...measured, metric, side, id: readingId(metric, side, photo.view) }] : [];
+      if (!measured) return [];
+      return [
+        {
+          ...withOwn(measured, own?.sem[figureKey(metric.key, photo.view)]),
+          metric,
+          side,
+          id: readingId(metric, side, photo.view),
+          method: "photo",
+          unit: metric.unit,
+          usual: metric.usual,
+        },
+      ];
     }),
   );
 }
-
-/** One metric of one side in one view: what may be compared with itself at another moment. */
-export const readingId = (metric: Metric, side: Side | undefined, view: View): string =>
-  [metric.key, side, view].filter(Boolean).join(".");

@@ -44,6 +44,6 @@ export function stanceLine(photo: MarkedPhoto): StanceLine | undefined {
   const chains = chainsOf(photo.view)
     .map((chain) => chain.map(at).filter((place) => place !== undefined))
     .filter((chain) => chain.length > 1)
-    .map((chain) => chain.map(({ across, up }) => ({ across: across - origin, up })));
+    .map((chain) => chain.map((place) => ({ ...place, across: place.across - origin })));
   return { view: photo.view, chains };
 }

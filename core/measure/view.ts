@@ -43,8 +43,14 @@ const near = (side: Side): PointKey[] => [
 
 /** The landmarks each view asks for, in the order they are asked. */
 export const pointsOfView: Record<View, readonly PointKey[]> = {
-  front: [...both("ankle", "patella", "asis"), "sternal-notch", ...both("acromion", "tragus")],
-  back: [...both("ankle", "psis"), "c7", ...both("acromion", "tragus")],
+  front: [...both("toe", "ankle", "patella", "asis"), "sternal-notch", ...both("acromion", "tragus")],
+  back: [
+    ...both("heel", "heel-top", "calf", "ankle", "psis"),
+    "t12",
+    ...both("scapula-low", "scapula-root"),
+    "c7",
+    ...both("acromion", "tragus"),
+  ],
   left: near("L"),
   right: near("R"),
 };

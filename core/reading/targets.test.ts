@@ -1,12 +1,13 @@
+import { testReading } from "../test/reading";
 import type { Restriction } from "../findings/restriction";
 import { historyOf, latestGrade } from "../findings/restriction";
 import { metrics, type MetricKey } from "../measure/metrics";
-import type { Reading } from "../measure/read-photo";
+import type { Reading } from "../measure/reading";
 import { outOfRange, targetOfRestriction, targetsFrom, targetsOfReading } from "./targets";
 
 const reading = (key: MetricKey, value: number, se: number, view = "front"): Reading => {
   const metric = metrics.find((each) => each.key === key)!;
-  return { metric, side: undefined, id: `${key}.${view}`, value, se, seRepeat: se, parts: [] };
+  return testReading(metric, value, { se, id: `${key}.${view}` });
 };
 const restriction: Restriction = {
   id: "r1",

@@ -4,7 +4,7 @@ import { regionName, type RegionKey } from "../anatomy/regions";
 import { latestGrade, type Restriction } from "../findings/restriction";
 import { directionWord, formatBand, formatValue, unitSign } from "../measure/format";
 import type { MetricKey } from "../measure/metrics";
-import type { Reading } from "../measure/read-photo";
+import { oneEach, type Reading } from "../measure/reading";
 import type { Target } from "../series/plan";
 import { z95, type Side } from "../units";
 
@@ -80,7 +80,7 @@ function level(list: Aim[]): { above: Aim[]; below: Aim[] } {
 
 /** How far a reading lies outside its usual range (0 inside), and how sure that is (0–1 of its 95 % band). */
 export function outOfRange(reading: Reading): { by: number; sure: number } {
-  const [low, high] = reading.metric.usual;
+  const [low, high] = reading.usual;
   const by = reading.value > high ? reading.value - high : reading.value < low ? reading.value - low : 0;
   return { by, sure: by === 0 ? 0 : Math.min(1, Math.abs(by) / (z95 * reading.se)) };
 }
@@ -95,7 +95,7 @@ export function targetsOfReading(reading: Reading): Target[] {
   const lower: Side = higher === "L" ? "R" : "L";
   return chosen.map((aim): Target => {
     const side = aim.side === "both" ? "both" : aim.side === "high" ? higher : lower;
-    const word = directionWord(reading.metric, reading.value);
+    const word = directionWord(reading, reading.value);
     return {
       id: `metric-${reading.id}-${aim.region}-${aim.layer}`,
       name: `${reading.metric.name}: ${regionName(aim.region).toLowerCase()}${side === "both" ? "" : `, ${sideWord[side]}`}`,
@@ -104,16 +104,19 @@ export function targetsOfReading(reading: Reading): Target[] {
       side,
       weight: aim.weight * sure,
       wanted: (side === "both" ? 14 : 8) * (0.5 + 0.5 * sure),
-      because: `${reading.metric.name} is ${formatValue(reading.metric, Math.abs(reading.value))}${unitSign(reading.metric)}${word ? ` ${word}` : ""} ${formatBand(reading.metric, reading.se)}, outside the usual ${formatValue(reading.metric, reading.metric.usual[0])} to ${formatValue(reading.metric, reading.metric.usual[1])}${unitSign(reading.metric)}.`,
+      because: `${reading.metric.name} is ${formatValue(reading, Math.abs(reading.value))}${unitSign(reading)}${word ? ` ${word}` : ""} ${formatBand(reading, reading.se)}, outside the usual ${formatValue(reading, reading.usual[0])} to ${formatValue(reading, reading.usual[1])}${unitSign(reading)}.`,
     };
   });
 }
 
-/** All targets, restrictions first; several readings of one place and side are one target, the heavier's reason kept. */
+/**
+ * All targets, restrictions first; several readings of one place and side are one target, the
+ * heavier's reason kept. Of a metric taken in several ways the most precise speaks.
+ */
 export function targetsFrom(restrictions: readonly Restriction[], readings: readonly Reading[]): Target[] {
   const found = restrictions.map(targetOfRestriction).filter((target) => target !== undefined);
   const fromMetrics = new Map<string, Target>();
-  for (const target of readings.flatMap(targetsOfReading)) {
+  for (const target of oneEach(readings).flatMap(targetsOfReading)) {
     const place = `${target.region} ${target.layer} ${target.side}`;
     const known = fromMetrics.get(place);
     if (!known || known.weight < target.weight) fromMetrics.set(place, target);

@@ -1,14 +1,11 @@
 import { landmarks, splitPoint, type PointKey } from "../../core/anatomy/landmarks";
-import { referenceKeys, type MarkKey, type Marks } from "../../core/measure/calibration";
-import { usualPrecision } from "../../core/measure/propagate";
-import { readPhoto } from "../../core/measure/read-photo";
-import { usualDepth, type View } from "../../core/measure/view";
-import { seeded } from "../../core/random";
-import { z95 } from "../../core/units";
-import { figureOf, frameOf, setupOf, stickLength, trueMarks, usualCamera, type CameraSettings } from "./camera";
+import { metricsOf, sidesIn } from "../../core/measure/metrics";
+import { readingId } from "../../core/measure/reading";
+import { usualDepth, views, type View } from "../../core/measure/view";
+import { figureOf, frameOf, trueMarks, usualCamera, type CameraSettings } from "./camera";
 import { takePicture } from "./picture";
-import { drawPosture, neutralPosture } from "./posture";
-import { trueMetrics } from "./truth";
+import { neutralPosture } from "./posture";
+import { tryOut, type Outcome } from "./trial";
 import { dot } from "./vector";
 
 const neutral = figureOf(neutralPosture);
@@ -41,76 +38,32 @@ describe("the lay figure's proportions", () => {
   });
 });
 
-/** Marks as a practised hand would place them: true place plus the placing error the core takes for granted. */
-function mark(marks: Marks, random: ReturnType<typeof seeded>): Marks {
-  const placed: Marks = {};
-  const [top, foot] = [marks["stick.top"]!, marks["stick.foot"]!];
-  const mmPerPx = stickLength / Math.hypot(top.x - foot.x, top.y - foot.y);
-  for (const [key, at] of Object.entries(marks)) {
-    const reference = (referenceKeys as readonly string[]).includes(key);
-    const sd = reference
-      ? usualPrecision.referencePx
-      : Math.hypot(usualPrecision.pointingPx, landmarks[splitPoint(key as PointKey).landmark].placing / mmPerPx);
-    placed[key as MarkKey] = { x: at.x + sd * random.normal(), y: at.y + sd * random.normal() };
-  }
-  return placed;
-}
-
-describe("metrics against the ground truth of random people and cameras", () => {
-  const random = seeded(20261124);
-  const found = new Map<string, { errors: number[]; inside: number; ses: number[] }>();
+describe("metrics against the ground truth of random people and cameras, all four views", () => {
+  let outcomes: Outcome[] = [];
   beforeAll(() => {
-    for (let i = 0; i < 300; i++) {
-      const posture = drawPosture(random);
-      const figure = figureOf(posture);
-      for (const view of ["front", "left"] as View[]) {
-        const camera: CameraSettings = {
-          ...usualCamera,
-          view,
-          distance: 3000 + 400 * (random.uniform() - 0.5),
-          lensHeight: 1000 + 300 * (random.uniform() - 0.5),
-          roll: 2 * random.normal(),
-          yaw: usualPrecision.yaw * random.normal(),
-        };
-        const setup = setupOf(camera, posture.stature);
-        // what is noted down is measured by tape, with the tape's error
-        setup.cameraDistance += usualPrecision.cameraDistance * random.normal();
-        setup.cameraHeight += usualPrecision.cameraHeight * random.normal();
-        const truth = trueMetrics(figure.truth, view);
-        for (const reading of readPhoto({ view, setup, marks: mark(trueMarks(figure, camera), random) })) {
-          const error = reading.value - truth.get(reading.id)!;
-          const entry = found.get(reading.id) ?? { errors: [], inside: 0, ses: [] };
-          entry.errors.push(error);
-          entry.ses.push(reading.se);
-          if (Math.abs(error) < z95 * reading.se) entry.inside++;
-          found.set(reading.id, entry);
-        }
-      }
-    }
+    outcomes = tryOut(120, 20261124);
   }, 120_000);
 
-  it("measures every metric of the front and one side", () => {
-    expect(found.size).toBeGreaterThanOrEqual(17);
-    for (const { errors } of found.values()) expect(errors).toHaveLength(300);
+  it("measures every metric of the catalogue for every side", () => {
+    const all = views.flatMap((view) =>
+      metricsOf(view).flatMap((metric) => sidesIn(metric, view).map((side) => readingId(metric, side, view))),
+    );
+    expect(outcomes.map(({ id }) => id).sort()).toEqual(all.sort());
+    for (const { n } of outcomes) expect(n).toBe(120);
   });
 
-  it("has no bias beyond a third of the stated standard error", () => {
-    for (const [id, { errors, ses }] of found) {
-      const bias = errors.reduce((sum, e) => sum + e, 0) / errors.length;
-      const se = ses.reduce((sum, e) => sum + e, 0) / ses.length;
-      expect({ id, ok: Math.abs(bias) < 0.34 * se, bias, se }).toMatchObject({ ok: true });
+  it("has no bias beyond a third of the stated standard error; a sum of distances, never negative, beyond three quarters", () => {
+    for (const { id, bias, se } of outcomes) {
+      const share = id.startsWith("plumb-sum") ? 0.75 : 0.34;
+      expect({ id, ok: Math.abs(bias) < share * se, bias, se }).toMatchObject({ ok: true });
     }
   });
 
-  it("holds about 95 % of true values inside 1.96 standard errors: 90 to 99.7 % each, 93 to 98 % over all", () => {
-    let all = 0;
-    for (const [id, { inside, errors }] of found) {
-      const share = inside / errors.length;
-      all += share / found.size;
-      expect({ id, share, ok: share > 0.9 && share < 0.998 }).toMatchObject({ ok: true });
-    }
-    expect(all).toBeGreaterThan(0.93);
-    expect(all).toBeLessThan(0.98);
+  it("holds about 95 % of true values inside 1.96 standard errors: 89 % or more each, 94 to 98.5 % over all", () => {
+    for (const { id, inside } of outcomes) expect({ id, inside, ok: inside > 0.89 }).toMatchObject({ ok: true });
+    const all = outcomes.reduce((sum, { inside }) => sum + inside, 0) / outcomes.length;
+    expect(all).toBeGreaterThan(0.94);
+    expect(all).toBeLessThan(0.985);
   });
 });
 

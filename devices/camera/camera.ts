@@ -21,14 +21,16 @@ export type CameraSettings = {
   roll: Degrees;
   /** The figure turned out of the picture's plane. */
   yaw: Degrees;
+  /** Plumb and stick hang this far behind the plane of the ankles; 0 when left out. */
+  stickBehind?: Millimetres;
   /** Sensor noise, SD in grey levels of 255. */
   noise: number;
   seed: number;
 };
 
 export const usualCamera: Omit<CameraSettings, "view"> = {
-  width: 720,
-  height: 1080,
+  width: 600,
+  height: 900,
   distance: 3000,
   lensHeight: 950,
   roll: 0,
@@ -97,11 +99,12 @@ export function figureOf(posture: Posture): Figure {
 /** Where plumb, stick and every landmark of the view truly fall in the picture (px). */
 export function trueMarks(figure: Figure, camera: CameraSettings): Marks {
   const frame = frameOf(camera);
+  const props = -(camera.stickBehind ?? 0);
   const marks: Marks = {
-    "plumb.top": project(camera, frame, plumbAt, plumbTop, 0),
-    "plumb.foot": project(camera, frame, plumbAt, plumbFoot, 0),
-    "stick.top": project(camera, frame, stickAt, stickLength, 0),
-    "stick.foot": project(camera, frame, stickAt, 0, 0),
+    "plumb.top": project(camera, frame, plumbAt, plumbTop, props),
+    "plumb.foot": project(camera, frame, plumbAt, plumbFoot, props),
+    "stick.top": project(camera, frame, stickAt, stickLength, props),
+    "stick.foot": project(camera, frame, stickAt, 0, props),
   };
   for (const point of pointsOfView[camera.view]) {
     const place = figure.truth[point as PointKey]!;

@@ -152,9 +152,9 @@ export function takePicture(
     return [tone, tone * 0.972, tone * 0.925];
   };
 
-  /** Plumb line, bob and stick hang in the plane near = 0: their cover of a pixel and colour. */
+  /** Plumb line, bob and stick hang in one plane, usually that of the ankles: their cover of a pixel and colour. */
   const props = (d: Vec3, hit: number): { cover: number; colour: Colour } | undefined => {
-    const t = -distance / d[2];
+    const t = -(distance + (camera.stickBehind ?? 0)) / d[2];
     if (hit > 0 && hit < t) return undefined;
     const [a, u] = [d[0] * t, lensHeight + d[1] * t];
     const px = t / frame.focal;
