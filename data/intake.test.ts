@@ -235,19 +235,24 @@ describe("own scales and hand measurements", () => {
     expect((await work((tx) => ownMeasuresOf(tx, one.id))).measures).toMatchObject([{ name: "neck" }]);
   });
 
-  it("keeps one value per metric and moment, whatever it was taken with, until it is taken back", async () => {
+  it("keeps one value per metric, moment and method, side by side, until it is taken back", async () => {
     const { id, visits } = await newClient();
     const take = (value: number | null, method: "inclinometer" | "goniometer", moment: "before" | "after" = "before") =>
       work((tx) => saveMeasurement(tx, visits[0]!, { moment, readingId: "head-tilt.front", method, value }));
     await take(3, "inclinometer");
     await take(2, "goniometer");
+    await take(4, "inclinometer");
     await take(1, "inclinometer", "after");
     expect(await work((tx) => measurementsOf(tx, id))).toEqual([
+      { ordinal: 1, moment: "before", readingId: "head-tilt.front", method: "inclinometer", value: 4 },
       { ordinal: 1, moment: "before", readingId: "head-tilt.front", method: "goniometer", value: 2 },
       { ordinal: 1, moment: "after", readingId: "head-tilt.front", method: "inclinometer", value: 1 },
     ]);
     await take(null, "inclinometer");
-    expect(await work((tx) => measurementsOf(tx, id))).toHaveLength(1);
+    expect((await work((tx) => measurementsOf(tx, id))).map(({ moment, method }) => [moment, method])).toEqual([
+      ["before", "goniometer"],
+      ["after", "inclinometer"],
+    ]);
   });
 
   it("keeps visits that hold any of it when a series gets shorter", async () => {

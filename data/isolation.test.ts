@@ -77,7 +77,7 @@ describe("practices are walls", () => {
       await expect(getClient(tx, mine)).rejects.toThrow("client not found");
       await expect(getClient(tx, randomUUID())).rejects.toThrow("client not found");
       await expect(getVisit(tx, visit)).rejects.toThrow("visit not found");
-      await expect(photoFile(tx, randomUUID())).rejects.toThrow("photo not found");
+      await expect(photoFile(tx, mine, randomUUID())).rejects.toThrow("photo not found");
     });
   });
 

@@ -1,4 +1,5 @@
-import type { HandMeasurement, MethodKey } from "../core/measure/by-hand";
+import type { HandMeasurement } from "../core/measure/by-hand";
+import type { HandMethodKey } from "../core/measure/methods";
 import type { Moment } from "../core/findings/restriction";
 import type { Tx } from "./database";
 
@@ -17,20 +18,20 @@ export async function measurementsOf(tx: Tx, clientId: string): Promise<HandMeas
     });
 }
 
-/** Keeps a value; measuring the same again corrects it. `value` null takes it back. */
+/** Keeps a value; measuring the same again by the same method corrects it. `value` null takes it back. */
 export async function saveMeasurement(
   tx: Tx,
   visitId: string,
-  measured: { moment: Moment; readingId: string; method: MethodKey; value: number | null },
+  measured: { moment: Moment; readingId: string; method: HandMethodKey; value: number | null },
 ): Promise<void> {
-  const key = { visit_id: visitId, moment: measured.moment, reading_id: measured.readingId };
-  await tx("measurement").where(key).whereNot({ method: measured.method }).del();
+  const { moment, readingId, method } = measured;
+  const key = { visit_id: visitId, moment, reading_id: readingId, method };
   if (measured.value === null) {
     await tx("measurement").where(key).del();
     return;
   }
   await tx("measurement")
-    .insert({ ...key, method: measured.method, value: measured.value })
+    .insert({ ...key, value: measured.value })
     .onConflict(["practice_id", "visit_id", "moment", "reading_id", "method"])
     .merge({ value: measured.value });
 }

@@ -1,4 +1,4 @@
-import sharp from "sharp";
+import sharp, { type Sharp } from "sharp";
 
 /** A picture that cannot be taken in, with a sentence that says what was wrong with it. */
 export class UnfitPicture extends Error {}
@@ -6,6 +6,7 @@ export class UnfitPicture extends Error {}
 export const mostBytes = 25 * 1024 * 1024;
 const longestSide = 4000;
 const mostPixels = 80_000_000;
+const thumbHeight = 180;
 
 /** First bytes of the kinds of file that are taken; the name and the browser's word for it count for nothing. */
 const kinds: { mime: string; test: (head: Buffer) => boolean }[] = [
@@ -20,11 +21,36 @@ const kinds: { mime: string; test: (head: Buffer) => boolean }[] = [
   },
 ];
 
+/** A face to be made unrecognisable before a picture is stored: its middle and radius as shares of width, height, height. */
+export type Face = { x: number; y: number; r: number };
+
+export type TakenIn = { bytes: Buffer; thumb: Buffer; mime: string; width: number; height: number };
+
+/** A round patch of five coarse cells across, blurred: nothing of the face can be got back from it. */
+async function veil(raw: Sharp, { width, height }: { width: number; height: number }, face: Face) {
+  const r = Math.max(8, Math.round(face.r * height));
+  const left = Math.max(0, Math.round(face.x * width) - r);
+  const top = Math.max(0, Math.round(face.y * height) - r);
+  const box = { left, top, width: Math.min(2 * r, width - left), height: Math.min(2 * r, height - top) };
+  const coarse = await raw.extract(box).resize(5, 5, { fit: "fill" }).png().toBuffer();
+  const round = Buffer.from(
+    `<svg width="${box.width}" height="${box.height}"><ellipse cx="${box.width / 2}" cy="${box.height / 2}" rx="${box.width / 2}" ry="${box.height / 2}"/></svg>`,
+  );
+  const patch = await sharp(coarse)
+    .resize(box.width, box.height, { fit: "fill", kernel: "cubic" })
+    .ensureAlpha()
+    .composite([{ input: round, blend: "dest-in" }])
+    .png()
+    .toBuffer();
+  return { input: patch, left: box.left, top: box.top };
+}
+
 /**
- * Checks a picture, turns it upright (EXIF), drops all metadata and encodes it anew as WebP. Throws UnfitPicture for
- * anything that is not one whole still JPEG, PNG or WebP of at most 25 MB.
+ * Checks a picture, turns it upright (EXIF), drops all metadata, veils the face if asked, and encodes it anew as WebP
+ * with a small version beside it. Throws UnfitPicture for anything that is not one whole still JPEG, PNG or WebP of at
+ * most 25 MB.
  */
-export async function takeIn(bytes: Buffer): Promise<{ bytes: Buffer; mime: string; width: number; height: number }> {
+export async function takeIn(bytes: Buffer, face?: Face): Promise<TakenIn> {
   if (bytes.length === 0) throw new UnfitPicture("The file is empty.");
   if (bytes.length > mostBytes)
     throw new UnfitPicture(`The file has ${Math.round(bytes.length / 1048576)} MB; at most 25 MB are taken.`);
@@ -36,13 +62,19 @@ export async function takeIn(bytes: Buffer): Promise<{ bytes: Buffer; mime: stri
     const { data, info } = await picture
       .rotate()
       .resize({ width: longestSide, height: longestSide, fit: "inside", withoutEnlargement: true })
-      .webp({ quality: 88 })
+      .flatten({ background: "#fff" })
+      .toColourspace("srgb")
+      .raw()
       .toBuffer({ resolveWithObject: true });
     if (info.width < 200 || info.height < 200)
       throw new UnfitPicture(
         `The picture is ${info.width} × ${info.height} pixels; at least 200 × 200 are needed to mark it.`,
       );
-    return { bytes: data, mime: "image/webp", width: info.width, height: info.height };
+    const raw = () => sharp(data, { raw: info });
+    const stored = face ? raw().composite([await veil(raw(), info, face)]) : raw();
+    const full = await stored.webp({ quality: 88, effort: 2 }).toBuffer();
+    const thumb = await sharp(full).resize({ height: thumbHeight }).webp({ quality: 70 }).toBuffer();
+    return { bytes: full, thumb, mime: "image/webp", width: info.width, height: info.height };
   } catch (error) {
     if (error instanceof UnfitPicture) throw error;
     throw new UnfitPicture("The picture is damaged or cut off and cannot be read.");

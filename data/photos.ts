@@ -13,23 +13,44 @@ export type Photo = {
   setup: PhotoSetup;
   marks: Marks;
   version: number;
+  /** Practitioner whose marks these are. */
+  markedBy: string | null;
+  /** False once the picture was deleted for good: marks and readings are all there is. */
+  pictured: boolean;
 };
 
 const select = (tx: Tx) =>
-  tx("photo as p").join("visit as v", "v.id", "p.visit_id").whereNull("p.replaced_at").select({
-    id: "p.id",
-    visitId: "p.visit_id",
-    ordinal: "v.ordinal",
-    moment: "p.moment",
-    view: "p.view",
-    setup: "p.setup",
-    marks: "p.points",
-    version: "p.version",
-  });
+  tx("photo as p")
+    .join("visit as v", "v.id", "p.visit_id")
+    .select({
+      id: "p.id",
+      visitId: "p.visit_id",
+      ordinal: "v.ordinal",
+      moment: "p.moment",
+      view: "p.view",
+      setup: "p.setup",
+      marks: "p.points",
+      version: "p.version",
+      markedBy: "p.marked_by",
+      pictured: tx.raw("exists (select from photo_file f where f.photo_id = p.id)"),
+    });
 
 /** Current pictures of a client, in the order of visits; replaced ones are left out. */
 export const photosOfClient = (tx: Tx, clientId: string): Promise<Photo[]> =>
-  select(tx).where("v.client_id", clientId).orderBy(["v.ordinal", "p.moment", "p.view"]);
+  select(tx).where("v.client_id", clientId).whereNull("p.replaced_at").orderBy(["v.ordinal", "p.moment", "p.view"]);
+
+/** The latest pictures of all clients that are still there, with whom they show. */
+export const picturesOfPractice = (tx: Tx, most: number): Promise<(Photo & { clientId: string })[]> =>
+  select(tx)
+    .whereNull("p.replaced_at")
+    .whereExists(tx("photo_file as f").select(tx.raw("1")).whereRaw("f.photo_id = p.id"))
+    .select({ clientId: "v.client_id" })
+    .orderBy("p.created_at", "desc")
+    .limit(most);
+
+/** Pictures that were replaced or taken away, latest first: they can come back, or be deleted for good. */
+export const putAsideOf = (tx: Tx, clientId: string): Promise<Photo[]> =>
+  select(tx).where("v.client_id", clientId).whereNotNull("p.replaced_at").orderBy("p.replaced_at", "desc");
 
 /**
  * Stores a picture (already checked, stripped and re-encoded) under an id the client made. An earlier picture of the
@@ -37,8 +58,16 @@ export const photosOfClient = (tx: Tx, clientId: string): Promise<Photo[]> =>
  */
 export async function addPhoto(
   tx: Tx,
-  photo: { id: string; visitId: string; moment: Moment; view: View; setup: PhotoSetup; marks: Marks },
-  file: { mime: string; bytes: Buffer },
+  photo: {
+    id: string;
+    visitId: string;
+    moment: Moment;
+    view: View;
+    setup: PhotoSetup;
+    marks: Marks;
+    markedBy?: string;
+  },
+  file: { mime: string; bytes: Buffer; thumb: Buffer },
 ): Promise<void> {
   const again = await tx("photo").where({ id: photo.id }).first("id");
   if (again) return;
@@ -55,21 +84,42 @@ export async function addPhoto(
     height: photo.setup.height,
     setup: JSON.stringify(photo.setup),
     points: JSON.stringify(photo.marks),
+    marked_by: photo.markedBy ?? null,
   });
-  await tx("photo_file").insert({ photo_id: photo.id, mime: file.mime, bytes: file.bytes });
+  await tx("photo_file").insert({ photo_id: photo.id, mime: file.mime, bytes: file.bytes, thumb: file.thumb });
 }
 
-export async function photoFile(tx: Tx, id: string): Promise<{ mime: string; bytes: Buffer }> {
-  const file = await tx("photo_file").where({ photo_id: id }).first<{ mime: string; bytes: Buffer } | undefined>();
+/** A client's picture, or its small version, with the visit it belongs to. */
+export async function photoFile(
+  tx: Tx,
+  clientId: string,
+  id: string,
+  size: "full" | "thumb" = "full",
+): Promise<{ mime: string; bytes: Buffer; visitId: string }> {
+  const file = await tx("photo_file as f")
+    .join("photo as p", "p.id", "f.photo_id")
+    .join("visit as v", "v.id", "p.visit_id")
+    .where({ "f.photo_id": id, "v.client_id": clientId })
+    .select({
+      mime: "f.mime",
+      bytes: size === "full" ? "f.bytes" : tx.raw("coalesce(f.thumb, f.bytes)"),
+      visitId: "p.visit_id",
+    })
+    .first<{ mime: string; bytes: Buffer; visitId: string } | undefined>();
   if (!file) throw new NotFound("photo");
   return file;
 }
 
 /** Saves marks and set-up if nobody else has since `version`; returns the new version. */
-export async function saveMarks(tx: Tx, id: string, version: number, marks: Marks, setup: PhotoSetup): Promise<number> {
+export async function saveMarks(
+  tx: Tx,
+  id: string,
+  version: number,
+  { marks, setup, markedBy }: { marks: Marks; setup: PhotoSetup; markedBy: string | null },
+): Promise<number> {
   const rows = await tx("photo")
     .where({ id, version })
-    .update({ points: JSON.stringify(marks), setup: JSON.stringify(setup) })
+    .update({ points: JSON.stringify(marks), setup: JSON.stringify(setup), marked_by: markedBy })
     .returning<{ version: number }[]>("version");
   if (rows[0]) return rows[0].version;
   if (!(await tx("photo").where({ id }).first("id"))) throw new NotFound("photo");
@@ -80,6 +130,18 @@ export async function saveMarks(tx: Tx, id: string, version: number, marks: Mark
 export async function removePhoto(tx: Tx, id: string): Promise<void> {
   const changed = await tx("photo").where({ id }).whereNull("replaced_at").update({ replaced_at: tx.fn.now() });
   if (!changed) throw new NotFound("photo");
+}
+
+/** Deletes a picture that was put aside, its marks with it. Nothing brings it back. */
+export async function deletePhoto(tx: Tx, id: string): Promise<void> {
+  const gone = await tx("photo").where({ id }).whereNotNull("replaced_at").del();
+  if (!gone) throw new NotFound("photo");
+}
+
+/** Deletes every picture of a client for good and leaves what was measured from them. Returns how many there were. */
+export async function deletePictures(tx: Tx, clientId: string): Promise<number> {
+  const ids = tx("photo as p").join("visit as v", "v.id", "p.visit_id").where("v.client_id", clientId).select("p.id");
+  return tx("photo_file").whereIn("photo_id", ids).del();
 }
 
 export async function restorePhoto(tx: Tx, id: string): Promise<void> {

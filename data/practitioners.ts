@@ -1,8 +1,15 @@
 import { createHash, randomBytes, randomUUID } from "node:crypto";
 import { hash, verify } from "@node-rs/argon2";
 import type { Knex } from "knex";
+import type { PhotoSetup } from "../core/measure/calibration";
 import type { School } from "../core/screening/facts";
 import { inPractice, withProof, type Tx } from "./database";
+
+/** How the camera is usually set up, in mm: asked once, noted with every picture. */
+export type StandSetup = Pick<
+  PhotoSetup,
+  "stickLength" | "cameraDistance" | "cameraHeight" | "stickBehind" | "stickHangs"
+>;
 
 export type Practitioner = {
   id: string;
@@ -10,7 +17,7 @@ export type Practitioner = {
   practiceName: string;
   name: string;
   email: string;
-  settings: { dim?: boolean; school?: School };
+  settings: { dim?: boolean; school?: School; setup?: StandSetup };
   /** Of the sign-in, not of the person. */
   sessionId: string;
 };
@@ -50,6 +57,14 @@ async function tooMany(db: Knex, key: string, most: number): Promise<boolean> {
 
 const forget = (db: Knex, key: string) => withProof(db, "app.throttle_key", key, (trx) => trx("sign_in_attempt").del());
 
+/** A sign-in that succeeded was no attempt at guessing: it does not count against others at the same address. */
+const giveBack = (db: Knex, key: string) =>
+  withProof(db, "app.throttle_key", key, (trx) =>
+    trx("sign_in_attempt")
+      .whereRaw("ctid = (select ctid from sign_in_attempt where throttle_key = ? order by at desc limit 1)", [key])
+      .del(),
+  );
+
 /** Checks e-mail and password; on success opens a session and returns its token, which is stored only as a hash. */
 export async function signIn(db: Knex, email: string, password: string, address: string): Promise<SignIn> {
   const account = email.trim().toLowerCase();
@@ -62,6 +77,7 @@ export async function signIn(db: Knex, email: string, password: string, address:
   const right = await verify(row?.password_hash ?? (await nobody), password);
   if (!row || !right) return { kind: "refused" };
   await forget(db, keys.email);
+  await giveBack(db, keys.address);
   const token = randomBytes(32).toString("base64url");
   await inPractice(db, row.practice_id, async (tx) => {
     await tx("auth_session").where("expires_at", "<", tx.fn.now()).del();
@@ -121,8 +137,9 @@ export async function signOut(tx: Tx, token: string): Promise<void> {
   await tx("auth_session").where("token_hash", sha256(token)).del();
 }
 
-export async function saveSettings(tx: Tx, id: string, settings: Practitioner["settings"]): Promise<void> {
+/** Changes some of a practitioner's settings; the others stay as they are. */
+export async function saveSettings(tx: Tx, id: string, change: Practitioner["settings"]): Promise<void> {
   await tx("practitioner")
     .where({ id })
-    .update({ settings: JSON.stringify(settings) });
+    .update({ settings: tx.raw("settings || ?::jsonb", [JSON.stringify(change)]) });
 }

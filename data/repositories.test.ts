@@ -106,7 +106,8 @@ describe("photos", () => {
     cameraHeight: 950,
     stature: 1700,
   };
-  const file = { mime: "image/webp", bytes: Buffer.from("picture") };
+  const file = { mime: "image/webp", bytes: Buffer.from("picture"), thumb: Buffer.from("small") };
+  const mine = { marks: {}, setup, markedBy: null };
   const photo = (visitId: string) => ({
     id: randomUUID(),
     visitId,
@@ -121,7 +122,7 @@ describe("photos", () => {
     const [one, two] = [photo(visits[0]!.id), photo(visits[0]!.id)];
     await work((tx) => addPhoto(tx, one, file));
     await work((tx) => addPhoto(tx, one, file));
-    await work((tx) => saveMarks(tx, one.id, 1, { "stick.top": { x: 1, y: 2 } }, setup));
+    await work((tx) => saveMarks(tx, one.id, 1, { marks: { "stick.top": { x: 1, y: 2 } }, setup, markedBy: null }));
     await work((tx) => addPhoto(tx, two, file));
     const current = () => work(async (tx) => (await photosOfClient(tx, id)).map((each) => [each.id, each.marks]));
     expect(await current()).toEqual([[two.id, {}]]);
@@ -135,9 +136,9 @@ describe("photos", () => {
     const { visits } = await newClient();
     const one = photo(visits[0]!.id);
     await work((tx) => addPhoto(tx, one, file));
-    const version = await work((tx) => saveMarks(tx, one.id, 1, {}, setup));
-    await expect(work((tx) => saveMarks(tx, one.id, 1, {}, setup))).rejects.toThrow(Stale);
-    expect(await work((tx) => saveMarks(tx, one.id, version, {}, setup))).toBe(version + 1);
+    const version = await work((tx) => saveMarks(tx, one.id, 1, mine));
+    await expect(work((tx) => saveMarks(tx, one.id, 1, mine))).rejects.toThrow(Stale);
+    expect(await work((tx) => saveMarks(tx, one.id, version, mine))).toBe(version + 1);
   });
 });
 

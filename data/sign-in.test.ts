@@ -68,4 +68,12 @@ describe("signing in", () => {
     for (let i = 0; i < 41; i++) last = await signIn(db.app, `name${i}@test.example`, "wrong", "crowd");
     expect(last).toMatchObject({ kind: "throttled" });
   }, 60_000);
+
+  it("does not hold a busy house's sign-ins against it: those that succeed do not count", async () => {
+    for (let i = 0; i < 39; i++) await signIn(db.app, `busy${i}@test.example`, "wrong", "house");
+    for (let i = 0; i < 4; i++)
+      expect((await signIn(db.app, "una@test.example", "right words", "house")).kind).toBe("signed-in");
+    expect((await signIn(db.app, "busy@test.example", "wrong", "house")).kind).toBe("refused");
+    expect((await signIn(db.app, "busy@test.example", "wrong", "house")).kind).toBe("throttled");
+  }, 60_000);
 });

@@ -1,40 +1,86 @@
 // npx tsx scripts/make-demo.ts: takes the demo client's pictures with the camera stand-in, marks them with ordinary
-// placing error, and solves the series they lead to. The results are kept in data/demo/made.
+// placing error, and solves the series they lead to. The results are kept in data/demo/made. The pictures a
+// practitioner can study their own marking on are taken too, and kept in data/study-set. With the word `plan` no picture
+// is taken: the series is solved again from those that are there.
 import { mkdirSync, writeFileSync } from "node:fs";
 import loadHighs from "highs";
 import sharp from "sharp";
-import { landmarks, splitPoint, type PointKey } from "../core/anatomy/landmarks";
-import { referenceKeys, type MarkKey, type Marks } from "../core/measure/calibration";
+import type { Marks } from "../core/measure/calibration";
 import { seeded, seedOf } from "../core/random";
+import { blindOrder } from "../core/repeatability/study";
 import { readPhoto } from "../core/measure/read-photo";
 import { targetsFrom } from "../core/reading/targets";
 import { solve } from "../core/series/solve";
-import type { View } from "../core/measure/view";
+import { views, type View } from "../core/measure/view";
 import { figureOf, setupOf, trueMarks, usualCamera } from "../devices/camera/camera";
 import { takePicture } from "../devices/camera/picture";
-import { eased, sway } from "../devices/camera/posture";
+import { drawPosture, eased, sway } from "../devices/camera/posture";
+import { placed } from "../devices/camera/trial";
+import { studyFolder, type StudyPicture } from "../data/study-set";
 import { ruben, rubenEased, rubenStance } from "../data/demo/people";
 import { restrictionsAt } from "../data/demo/findings";
-import type { MadePhoto } from "../data/demo/made";
+import { madePhotos, type MadePhoto } from "../data/demo/made";
 
 const folder = "data/demo/made";
 mkdirSync(folder, { recursive: true });
 
-function placed(marks: Marks, mmPerPx: number, seed: string): Marks {
-  const random = seeded(seedOf(seed));
-  const result: Marks = {};
-  for (const [key, at] of Object.entries(marks)) {
-    const reference = (referenceKeys as readonly string[]).includes(key);
-    const sd = reference ? 0.7 : 0.8 * Math.hypot(1, landmarks[splitPoint(key as PointKey).landmark].placing / mmPerPx);
-    result[key as MarkKey] = {
-      x: Math.round((at.x + sd * random.normal()) * 10) / 10,
-      y: Math.round((at.y + sd * random.normal()) * 10) / 10,
-    };
-  }
-  return result;
+/** Places to a tenth of a pixel, as the screen gives them. */
+const rounded = (marks: Marks): Marks =>
+  Object.fromEntries(
+    Object.entries(marks).map(([key, { x, y }]) => [key, { x: Math.round(x * 10) / 10, y: Math.round(y * 10) / 10 }]),
+  );
+
+/** All four views at the first visit and the last two, front and left in between. */
+const viewsAt = (visit: number): readonly View[] => (visit === 1 || visit >= 4 ? views : ["front", "left"]);
+
+async function keep(pixels: Uint8ClampedArray, file: string) {
+  await sharp(Buffer.from(pixels.buffer as ArrayBuffer), { raw: { width: 600, height: 900, channels: 4 } })
+    .removeAlpha()
+    .webp({ quality: 80 })
+    .toFile(file);
+  console.log(file);
 }
 
-async function main() {
+/** Fifteen people nobody knows: five from the front, five from the back, five from the side. */
+const studyPeople = (["front", "back", "left", "front", "back", "right"] as View[])
+  .flatMap((view, k) => (k < 3 ? [view, view, view] : [view, view]))
+  .map((view, i) => {
+    const random = seeded(seedOf(`study ${i}`));
+    const posture = drawPosture(random);
+    const camera = {
+      ...usualCamera,
+      view,
+      width: 600,
+      height: 900,
+      roll: random.normal(),
+      yaw: random.normal(),
+      seed: i,
+    };
+    return { key: `set-${String(i + 1).padStart(2, "0")}`, view, posture, camera };
+  });
+
+async function makeStudySet() {
+  mkdirSync(studyFolder, { recursive: true });
+  for (const { key, posture, camera } of studyPeople)
+    await keep(takePicture(figureOf(posture), camera), `${studyFolder}/${key}.webp`);
+  const set = studyPeople.map(({ key, view, posture, camera }): StudyPicture => ({
+    key,
+    view,
+    setup: setupOf(camera, posture.stature),
+  }));
+  writeFileSync(`${studyFolder}/pictures.json`, JSON.stringify(set));
+}
+
+/** How the demo's first practitioner marked the whole set twice: a little steadier than usual. */
+function makeStudyMarks() {
+  const random = seeded(seedOf("steady hand"));
+  const truths = studyPeople.map(({ key, posture, camera }) => ({ key, marks: trueMarks(figureOf(posture), camera) }));
+  const order = blindOrder(truths, 2, random);
+  const marked = order.map(({ key, marks }) => ({ key, marks: rounded(placed(marks, random, 0.65)) }));
+  writeFileSync(`${folder}/study.json`, JSON.stringify(marked));
+}
+
+async function makePhotos(): Promise<MadePhoto[]> {
   const photos: MadePhoto[] = [];
   for (let visit = 1; visit <= 5; visit++)
     for (const moment of ["before", "after"] as const) {
@@ -42,7 +88,7 @@ async function main() {
       if (share === undefined) continue;
       const posture = sway(eased(rubenStance, share), seedOf(`ruben ${visit} ${moment}`), 0.05);
       const figure = figureOf(posture);
-      for (const view of ["front", "left"] as View[]) {
+      for (const view of viewsAt(visit)) {
         const random = seeded(seedOf(`camera ${visit} ${moment} ${view}`));
         const camera = {
           ...usualCamera,
@@ -55,10 +101,7 @@ async function main() {
         };
         const file = `ruben-${visit}-${moment}-${view}.webp`;
         const pixels = takePicture(figure, camera);
-        await sharp(Buffer.from(pixels.buffer), { raw: { width: 600, height: 900, channels: 4 } })
-          .removeAlpha()
-          .webp({ quality: 80 })
-          .toFile(`${folder}/${file}`);
+        await keep(pixels, `${folder}/${file}`);
         const setup = setupOf({ ...camera, distance: 3000 }, 1790);
         photos.push({
           file,
@@ -66,13 +109,19 @@ async function main() {
           moment,
           view,
           setup,
-          marks: placed(trueMarks(figure, camera), 2.5, file),
+          marks: rounded(placed(trueMarks(figure, camera), seeded(seedOf(file)), 0.7)),
         });
-        console.log(file);
       }
     }
   writeFileSync(`${folder}/photos.json`, JSON.stringify(photos));
+  return photos;
+}
 
+async function main() {
+  const solveOnly = process.argv.includes("plan");
+  makeStudyMarks();
+  if (!solveOnly) await makeStudySet();
+  const photos = solveOnly ? madePhotos() : await makePhotos();
   const first = photos.filter((photo) => photo.visit === 1 && photo.moment === "before");
   const targets = targetsFrom(
     restrictionsAt(ruben, 1),

@@ -11,6 +11,7 @@ import { inPractice, type Tx } from "../database";
 import { createClient } from "../clients";
 import { gradeRestriction, saveListening, saveRestriction } from "../findings";
 import { addPhoto } from "../photos";
+import { takeIn } from "../photo-intake";
 import { hashPassword } from "../practitioners";
 import { saveSeries } from "../series";
 import { appendEvents } from "../session-events";
@@ -26,7 +27,9 @@ import { savePreferences } from "../preferences";
 import { recordAnswer } from "../screening";
 import { toldBy, typedEntry } from "./told";
 import { restrictionsAt } from "./findings";
-import { madeBytes, madePhotos, madePlan } from "./made";
+import { studySet } from "../study-set";
+import { beginStudy, getStudy, keepMarking, type StudyItem } from "../studies";
+import { madeBytes, madePhotos, madePlan, madeStudy } from "./made";
 import { password, people, practice, practitioners, ruben, type Person } from "./people";
 
 /** An id that is the same every time the demo is loaded. */
@@ -46,6 +49,7 @@ export async function loadDemo(db: Knex, today: string): Promise<boolean> {
       await tx("practitioner").insert({ id, name, email, password_hash: await hashPassword(password) });
     for (const person of people) await loadPerson(tx, person, today);
     await loadRuben(tx);
+    await loadStudy(tx);
     return true;
   });
 }
@@ -152,6 +156,21 @@ function heard(visit: number, freer: number): Listening {
   ) as Listening;
 }
 
+/** The first practitioner knows her own marking already; the second does not yet. */
+async function loadStudy(tx: Tx): Promise<void> {
+  const id = demoId("study");
+  const who = practitioners[0]!.id;
+  const marked = madeStudy();
+  const pictures = new Map(studySet().map((picture) => [picture.key, picture]));
+  const items = marked.map(({ key }): StudyItem => {
+    const { view, setup } = pictures.get(key)!;
+    return { source: { kind: "set", key }, view, setup };
+  });
+  await beginStudy(tx, id, who, items);
+  const study = await getStudy(tx, who, id);
+  for (const [item, { marks }] of marked.entries()) await keepMarking(tx, study, item, marks);
+}
+
 async function loadRuben(tx: Tx): Promise<void> {
   const visits = await listVisits(tx, ruben.id);
   for (const photo of madePhotos()) {
@@ -165,8 +184,9 @@ async function loadRuben(tx: Tx): Promise<void> {
         view: photo.view,
         setup: photo.setup,
         marks: photo.marks,
+        markedBy: practitioners[0]!.id,
       },
-      { mime: "image/webp", bytes: madeBytes(photo.file) },
+      await takeIn(madeBytes(photo.file)),
     );
   }
   const plan = madePlan();

@@ -1,6 +1,7 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import type { Moment } from "../../core/findings/restriction";
+import type { Marks } from "../../core/measure/calibration";
 import type { MarkedPhoto } from "../../core/measure/read-photo";
 import type { Plan, Target } from "../../core/series/plan";
 
@@ -10,6 +11,8 @@ export type MadePhoto = MarkedPhoto & { file: string; visit: number; moment: Mom
 const folder = join(process.cwd(), "data/demo/made");
 const read = <T>(name: string) => JSON.parse(readFileSync(join(folder, name), "utf8")) as T;
 
+/** How the demo's first practitioner marked the study set, picture by picture. */
+export const madeStudy = () => read<{ key: string; marks: Marks }[]>("study.json");
 export const madePhotos = () => read<MadePhoto[]>("photos.json");
 export const madePlan = () => read<Plan & { targets: Target[] }>("plan.json");
 export const madeBytes = (file: string) => readFileSync(join(folder, file));
