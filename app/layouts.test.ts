@@ -1,6 +1,7 @@
+import { testReading } from "~core/test/reading";
 import { compare } from "~core/change/compare";
 import { metrics } from "~core/measure/metrics";
-import type { Reading } from "~core/measure/read-photo";
+import type { Reading } from "~core/measure/reading";
 import { changeBar } from "./routes/client/change/change-layout";
 import { planCells } from "./routes/client/path/plan-grid-layout";
 import { stripLayout, type StripVisit } from "./routes/client/path-strip-layout";
@@ -13,15 +14,7 @@ import { eventKinds } from "~core/session/events";
 import { validate } from "./validation";
 
 const metric = metrics.find((each) => each.key === "shoulder-level")!;
-const reading = (value: number, se: number): Reading => ({
-  metric,
-  side: undefined,
-  id: "shoulder-level.front",
-  value,
-  se,
-  seRepeat: se,
-  parts: [],
-});
+const reading = (value: number, se: number): Reading => testReading(metric, value, { se, id: "shoulder-level.front" });
 
 describe("layouts", () => {
   it("places a reading, its band and the usual range on one line", () => {

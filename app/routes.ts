@@ -9,6 +9,11 @@ export default [
     route("library", "routes/library/library.tsx"),
     route("calendar", "routes/calendar/calendar.tsx"),
     route("practice", "routes/practice/practice.tsx"),
+    ...prefix("practice/repeatability", [
+      index("routes/practice/repeatability/repeatability.tsx"),
+      route(":studyId", "routes/practice/repeatability/mark.tsx"),
+      route(":studyId/picture/:item", "routes/practice/repeatability/picture.ts"),
+    ]),
     route("account", "routes/account/account.ts"),
     route("clients/:clientId", "routes/client/client.tsx", [
       index("routes/client/overview/overview.tsx"),

@@ -184,11 +184,13 @@ describe("readings of a client", () => {
       addPhoto(
         tx,
         { id: photoId, visitId: visits[0]!.id, moment: "before", view: "front", setup, marks: {} as Marks },
-        { mime: "image/webp", bytes: Buffer.from("x") },
+        { mime: "image/webp", bytes: Buffer.from("x"), thumb: Buffer.from("x") },
       ),
     );
     expect(await readings()).toEqual([]);
-    await work(async (tx) => saveMarks(tx, photoId, (await photosOfClient(tx, id))[0]!.version, marks, setup));
+    await work(async (tx) =>
+      saveMarks(tx, photoId, (await photosOfClient(tx, id))[0]!.version, { marks, setup, markedBy: null }),
+    );
     const [moment] = await readings();
     const level = moment!.readings.find((reading) => reading.metric.key === "shoulder-level")!;
     expect(Math.abs(level.value)).toBeGreaterThan(2);

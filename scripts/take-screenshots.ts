@@ -54,7 +54,10 @@ async function main() {
     await page.locator("header").getByRole("button", { name: "Osteoporosis" }).click();
     await page.getByRole("button", { name: "Record a clearance" }).click();
   });
-  await shot("stand-front", `${ruben}/assess/stand?view=front`);
+  await shot("stand-front", `${ruben}/assess/stand?view=front`, async () => {
+    await page.getByRole("button", { name: "Slider" }).click();
+    await page.getByTestId("earlier-picture").waitFor();
+  });
   await shot("stand-side", `${ruben}/assess/stand?view=left`, async () => {
     await page.getByRole("button", { name: /^C7 spinous process/ }).click();
     await page.getByRole("button", { name: /^Pelvic tilt/ }).click();
@@ -71,6 +74,7 @@ async function main() {
   await shot("change", `${ruben}/change?from=1-before&to=5-before`);
   await shot("library", "/library");
   await shot("practice", "/practice");
+  await shot("repeatability", "/practice/repeatability");
   await page.goto(`${ruben}/sessions`);
   await page.getByRole("link", { name: "Start the session" }).click();
   await page.getByRole("button", { name: "Start the clock" }).click();

@@ -19,11 +19,14 @@ main(async () => {
   };
   /** A check that counts as one test; its output is shown when it fails. */
   const check = async (name, work) => {
+    const started = performance.now();
+    const took = () => `${((performance.now() - started) / 1000).toFixed(1)} s`;
     try {
-      await step(name, work);
+      await work();
+      console.log(`  ${name} … ${took()}`);
       count(1, 0);
     } catch (error) {
-      console.log(error.output ?? error.message);
+      console.log(`  ${name} … failed after ${took()}\n${error.output ?? error.message}`);
       count(0, 1);
     }
   };
@@ -32,23 +35,21 @@ main(async () => {
   const { Cluster, program } = await import("./lib/postgres.mjs");
 
   if (wants("checks")) {
-    await check("format", () => run(process.execPath, [bin("prettier"), "--check", "--log-level", "warn", "."]));
-    await check("lint", () => run(process.execPath, [bin("eslint"), "--max-warnings", "0", "."]));
-    await check("types", async () => {
-      await run(process.execPath, [bin("react-router"), "typegen"]);
-      await run(process.execPath, [bin("tsc")]);
-    });
-    await check("boundaries", () =>
-      run(process.execPath, [
-        bin("depcruise"),
-        "--config",
-        ".dependency-cruiser.cjs",
-        "core",
-        "data",
-        "devices",
-        "app",
-      ]),
-    );
+    const node = (name, ...args) => run(process.execPath, [bin(name), ...args]);
+    // two at a time, one for each core
+    await Promise.all([
+      check("types", async () => {
+        await node("react-router", "typegen");
+        await node("tsc");
+      }),
+      (async () => {
+        await check("format", () => node("prettier", "--check", "--log-level", "warn", "."));
+        await check("lint", () => node("eslint", "--max-warnings", "0", "."));
+        await check("boundaries", () =>
+          node("depcruise", "--config", ".dependency-cruiser.cjs", "core", "data", "devices", "app"),
+        );
+      })(),
+    ]);
   }
 
   const folder = mkdtempSync(join(tmpdir(), "ember-test-"));

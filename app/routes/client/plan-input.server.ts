@@ -8,6 +8,7 @@ import type { Judged } from "~core/screening/outcome";
 import { foldRun } from "~core/session/fold";
 import { workedSession } from "~core/session/worked";
 import type { Client } from "~core/client";
+import { oneEach } from "~core/measure/reading";
 import { momentsOfClient } from "~app/readings.server";
 import type { Tx } from "~data/database";
 import { restrictionsOf } from "~data/findings";
@@ -19,7 +20,7 @@ import { listVisits, type Visit } from "~data/visits";
 export async function targetsOf(tx: Tx, clientId: string): Promise<Target[]> {
   const latest = new Map(
     (await momentsOfClient(tx, clientId)).flatMap(({ readings }) =>
-      readings.map((reading) => [reading.id, reading] as const),
+      oneEach(readings).map((reading) => [reading.id, reading] as const),
     ),
   );
   return targetsFrom(await restrictionsOf(tx, clientId), [...latest.values()]);

@@ -1,15 +1,18 @@
 import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useTheme } from "@mui/material/styles";
 import { addWeeks, format, parseISO, startOfWeek } from "date-fns";
 import type { Route } from "./+types/practice";
-import { data } from "react-router";
+import { data, Link } from "react-router";
 import { boolean, number, object, string } from "yup";
 import { usualSchool, type School } from "~core/screening/facts";
 import { saveSettings } from "~data/practitioners";
 import { validate } from "~app/validation";
 import { SchoolForm } from "./school-form";
-import { landmarks } from "~core/anatomy/landmarks";
+import { landmarks, type LandmarkKey } from "~core/anatomy/landmarks";
+import { figureOfPoint, pool } from "~core/repeatability/own-figures";
+import { ownFigures } from "~app/own-figures.server";
 import { usualPrecision } from "~core/measure/propagate";
 import { strain } from "~core/series/score";
 import { foldRun } from "~core/session/fold";
@@ -22,6 +25,7 @@ import { visitsBetween } from "~data/visits";
 
 export const meta: Route.MetaFunction = () => [{ title: "Practice · Ember Path" }];
 const weeks = 8;
+const formatPlacing = (mm: number) => `${mm.toFixed(1)} mm`;
 const parts = ["thumb", "fingers", "wrist", "shoulder", "back"] as const;
 const partName = {
   thumb: "Thumbs",
@@ -46,6 +50,7 @@ export function loader({ context }: Route.LoaderArgs) {
       });
     }
     return {
+      own: (await ownFigures(tx))[practitioner.id] ?? { sem: {}, placing: {} },
       school: { ...usualSchool, ...practitioner.settings.school },
       load: load.map((row) => row.map((value) => Math.round(value))),
       weeks: Array.from({ length: weeks }, (_, i) => format(addWeeks(start, i), "d MMM")),
@@ -79,13 +84,13 @@ export function action({ request, context }: Route.ActionArgs) {
   return inSession(context, async ({ tx, practitioner }) => {
     const { value, errors } = await validate(schoolSchema, await request.json());
     if (errors) return data({ errors }, { status: 400 });
-    await saveSettings(tx, practitioner.id, { ...practitioner.settings, school: value });
+    await saveSettings(tx, practitioner.id, { school: value });
     return { ok: true };
   });
 }
 
 /** Your own hands over the weeks, from the run sheets, and how sure your marking is taken to be. */
-export default function Practice({ loaderData: { load, weeks, school } }: Route.ComponentProps) {
+export default function Practice({ loaderData: { load, weeks, school, own } }: Route.ComponentProps) {
   const { tokens } = useTheme();
   const most = Math.max(1, ...load.flat());
   const none = load.flat().every((value) => value === 0);
@@ -152,10 +157,13 @@ export default function Practice({ loaderData: { load, weeks, school } }: Route.
           <Typography variant="h2" sx={{ mt: 5 }}>
             How sure marking is taken to be
           </Typography>
+          <Button component={Link} to="/practice/repeatability" variant="outlined" sx={{ mt: 1, mb: 1.5 }}>
+            {Object.keys(own.placing).length > 0 ? "Your repeatability" : "Learn your own"}
+          </Button>
           <Typography sx={{ color: "text.secondary", mb: 1 }}>
-            Standard deviations the errors are computed from: common practice, not yet your own. Pointing ±
-            {usualPrecision.pointingPx} px; camera distance ±{usualPrecision.cameraDistance} mm, lens height ±
-            {usualPrecision.cameraHeight} mm; client turned ±{usualPrecision.yaw}°.
+            Standard deviations the errors are computed from. Pointing ±{usualPrecision.pointingPx} px; camera distance
+            ±{usualPrecision.cameraDistance} mm, lens height ±{usualPrecision.cameraHeight} mm; client turned ±
+            {usualPrecision.yaw}°.
           </Typography>
           <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
             {Object.entries(landmarks).map(([key, landmark]) => (
@@ -164,7 +172,11 @@ export default function Practice({ loaderData: { load, weeks, school } }: Route.
                 key={key}
                 sx={(t) => ({ display: "flex", borderTop: `1px solid ${t.tokens.line}`, py: 0.6 })}
               >
-                <Box sx={{ flex: 1 }}>{landmark.name}</Box>±{landmark.placing} mm
+                <Box sx={{ flex: 1 }}>{landmark.name}</Box>±
+                {formatPlacing(landmark.placing * figureOfPoint(own, key as LandmarkKey))}
+                <Box component="span" sx={{ color: "text.secondary", width: 64, textAlign: "right" }}>
+                  {pool(own.placing[key as LandmarkKey], landmark.placing).basis.kind}
+                </Box>
               </Box>
             ))}
           </Box>

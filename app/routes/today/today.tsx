@@ -5,7 +5,7 @@ import Typography from "@mui/material/Typography";
 import { addDays, format, parseISO } from "date-fns";
 import { Link } from "react-router";
 import type { Route } from "./+types/today";
-import { compareMoments } from "~core/change/compare";
+import { compareMoments, oneChangeEach } from "~core/change/compare";
 import { keptBetween } from "~core/change/carry-over";
 import { formatSigned, unitSign } from "~core/measure/format";
 import { sessionMinutes } from "~core/series/plan";
@@ -42,7 +42,7 @@ export function loader({ context }: Route.LoaderArgs) {
       const [start, latest] = [moments[0], moments.at(-1)];
       const real =
         start && latest && start !== latest
-          ? compareMoments(start.readings, latest.readings)
+          ? oneChangeEach(compareMoments(start.readings, latest.readings))
               .filter((change) => change.verdict === "real")
               .slice(0, 3)
           : [];
@@ -68,7 +68,7 @@ export function loader({ context }: Route.LoaderArgs) {
         fingers: planned ? strain(planned, "fingers") : 0,
         changes: real.map(
           (change) =>
-            `${change.first.metric.name} ${formatSigned(change.first.metric, change.difference)}${unitSign(change.first.metric)}${change.direction ? ` ${change.direction}` : ""}`,
+            `${change.first.metric.name} ${formatSigned(change.first, change.difference)}${unitSign(change.first)}${change.direction ? ` ${change.direction}` : ""}`,
         ),
         kept: keptBetween(moments, moments.at(-1)?.ordinal ? moments.at(-1)!.ordinal - 1 : 0) ?? null,
       });

@@ -1,6 +1,5 @@
 import { scaleLinear } from "d3";
 import type { Change } from "~core/change/compare";
-import type { StanceLine } from "~core/measure/stance-line";
 
 export type ChangeBar = { start: number; end: number; band: { from: number; to: number }; width: number };
 
@@ -18,13 +17,4 @@ export function changeBar(change: Change, width: number): ChangeBar {
     band: { from: x(first.value - smallestReal), to: x(first.value + smallestReal) },
     width,
   };
-}
-
-/** Stance lines as SVG paths at one scale (px per mm), standing on the same point. */
-export function stancePaths(line: StanceLine, scale: number): string[] {
-  return line.chains.map((chain) =>
-    chain
-      .map(({ across, up }, i) => `${i === 0 ? "M" : "L"}${(across * scale).toFixed(1)} ${(-up * scale).toFixed(1)}`)
-      .join(" "),
-  );
 }

@@ -6,12 +6,14 @@ import Typography from "@mui/material/Typography";
 import { useTheme } from "@mui/material/styles";
 import { Link, useSearchParams } from "react-router";
 import type { Route } from "./+types/change";
-import { compareMoments, type Change as MetricChange } from "~core/change/compare";
+import { compareMoments, incomparable, oneChangeEach, type Change as MetricChange } from "~core/change/compare";
 import { keptBetween } from "~core/change/carry-over";
 import { momentsOf, type MomentReadings } from "~core/change/moments";
 import { formatSigned, formatValue, unitSign } from "~core/measure/format";
+import { methodName } from "~core/measure/methods";
+import { readBy } from "~core/measure/read-photo";
 import { stanceLine } from "~core/measure/stance-line";
-import { viewName, views, isSideView } from "~core/measure/view";
+import { views } from "~core/measure/view";
 import { structureOf } from "~core/anatomy/structures";
 import { inSession } from "~app/session.server";
 import { visitOf } from "~app/routes/client/workspace.server";
@@ -20,8 +22,10 @@ import { Empty } from "~app/ui/page";
 import { getClient } from "~data/clients";
 import { restrictionsOf } from "~data/findings";
 import { measurementsOf } from "~data/measurements";
+import { ownFigures } from "~app/own-figures.server";
 import { photosOfClient } from "~data/photos";
-import { changeBar, stancePaths } from "./change-layout";
+import { StanceOverlay } from "~app/ui/stance-overlay";
+import { changeBar } from "./change-layout";
 import { summarise } from "~core/change/summary";
 
 export function loader({ request, params, context }: Route.LoaderArgs) {
@@ -33,6 +37,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
       ordinal: visit.ordinal,
       photos: await photosOfClient(tx, client.id),
       byHand: await measurementsOf(tx, client.id),
+      figures: await ownFigures(tx),
       restrictions: await restrictionsOf(tx, client.id),
     };
   });
@@ -41,10 +46,10 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
 const momentName = (moment: MomentReadings) => `${moment.moment} visit ${moment.ordinal}`;
 
 export default function Change({
-  loaderData: { clientId, ordinal, photos, byHand, restrictions },
+  loaderData: { clientId, ordinal, photos, byHand, figures, restrictions },
 }: Route.ComponentProps) {
   const [params, setParams] = useSearchParams();
-  const moments = momentsOf(photos, byHand);
+  const moments = momentsOf(photos, byHand, readBy(figures));
   if (moments.length < 2)
     return (
       <Box sx={{ p: 3 }}>
@@ -92,7 +97,8 @@ export default function Change({
       ))}
     </TextField>
   );
-  const { title, next } = summarise(changes, keptBetween(moments, second.ordinal - 1));
+  const mixed = incomparable(first.readings, second.readings);
+  const { title, next } = summarise(oneChangeEach(changes), keptBetween(moments, second.ordinal - 1));
   const graded = restrictions.filter((restriction) => restriction.grades.length > 1);
 
   return (
@@ -117,16 +123,28 @@ export default function Change({
       <Box sx={{ p: { xs: 2, sm: 3 }, minWidth: 0 }}>
         <Typography variant="h2">{title}</Typography>
         <Typography sx={{ color: "text.secondary", mb: 1.5 }}>
-          Pale band: smaller than this cannot be told from marking error. It is the model’s error, not yet your own.
+          Pale band: smaller than this cannot be told from the error of measuring. {basisWords(changes)}
         </Typography>
         {changes.length === 0 ? (
           <Typography>These two moments have no metric in common. Mark the same view at both.</Typography>
         ) : (
           <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
             {changes.map((change) => (
-              <Row key={change.id} change={change} />
+              <Row key={`${change.id} ${change.first.method}`} change={change} />
             ))}
           </Box>
+        )}
+        {mixed.length > 0 && (
+          <Typography sx={{ mt: 1.5, fontSize: 14.5, maxWidth: 720 }}>
+            Not compared, because the method changed:{" "}
+            {mixed
+              .map(
+                ([before, after]) =>
+                  `${before.metric.name.toLowerCase()} (${methodName(before.method).toLowerCase()}, then ${methodName(after.method).toLowerCase()})`,
+              )
+              .join(", ")}
+            .
+          </Typography>
         )}
         {changes.length > 0 && (
           <>
@@ -157,14 +175,22 @@ export default function Change({
   );
 }
 
-const sideName = (change: MetricChange) =>
-  change.first.metric.sides === "each"
-    ? change.first.side === "L"
-      ? ", left"
-      : ", right"
-    : change.id.endsWith(".right") && change.first.metric.sides === "near"
-      ? ", right side"
-      : "";
+/** Whose marking error the bands rest on. */
+function basisWords(changes: readonly MetricChange[]): string {
+  const photos = changes.flatMap(({ first, second }) => [first, second]).filter(({ method }) => method === "photo");
+  const own = photos.filter(({ basis }) => basis.kind === "own").length;
+  if (photos.length === 0) return "";
+  if (own === 0) return "It rests on the model’s marking error, not yet on your own.";
+  if (own === photos.length) return "It rests on the marker’s own repeat figures, pooled with the model’s.";
+  return "It rests on the marker’s own repeat figures where there are enough, on the model’s elsewhere.";
+}
+
+/** Which side, and which view where the same metric is taken from two. */
+function sideName({ first: { id, metric, side } }: MetricChange): string {
+  const of = metric.sides === "each" ? (side === "L" ? ", left" : ", right") : "";
+  if (id.endsWith(".back") && metric.sides === "none") return ", from behind";
+  return metric.sides === "near" && id.endsWith(".right") ? ", right side" : of;
+}
 
 function Row({ change }: { change: MetricChange }) {
   const { tokens } = useTheme();
@@ -178,8 +204,8 @@ function Row({ change }: { change: MetricChange }) {
       component="li"
       title={
         change.verdict === "unclear"
-          ? `Unclear: the difference (${formatSigned(metric, change.difference)}${unitSign(metric)}) is smaller than the marking error (±${formatValue(metric, change.smallestReal)}${unitSign(metric)}).`
-          : `From ${formatValue(metric, change.first.value)} to ${formatValue(metric, change.second.value)}${unitSign(metric)}.`
+          ? `Unclear: the difference (${formatSigned(change.first, change.difference)}${unitSign(change.first)}) is smaller than the marking error (±${formatValue(change.first, change.smallestReal)}${unitSign(change.first)}).`
+          : `From ${formatValue(change.first, change.first.value)} to ${formatValue(change.first, change.second.value)}${unitSign(change.first)}.`
       }
       sx={(t) => ({
         display: "grid",
@@ -193,6 +219,7 @@ function Row({ change }: { change: MetricChange }) {
       <span>
         {metric.name}
         {sideName(change)}
+        {change.first.method === "photo" ? "" : `, ${methodName(change.first.method).toLowerCase()}`}
       </span>
       <svg width={bar.width} height={28} aria-hidden style={{ display: "block" }}>
         <rect x={bar.band.from} width={bar.band.to - bar.band.from} y={4} height={20} fill={tokens.band} />
@@ -202,22 +229,21 @@ function Row({ change }: { change: MetricChange }) {
       </svg>
       <Box sx={{ textAlign: "right", whiteSpace: "nowrap" }}>
         <strong style={{ fontSize: 16.5 }}>
-          {formatSigned(metric, change.difference)}
-          {unitSign(metric)}
+          {formatSigned(change.first, change.difference)}
+          {unitSign(change.first)}
         </strong>
       </Box>
       <Box sx={{ color: colour, fontSize: 14.5 }}>
         {change.verdict === "real"
           ? `real${change.direction ? `, ${change.direction}` : ", in the usual range"}`
-          : `unclear, under ±${formatValue(metric, change.smallestReal)}${unitSign(metric)}`}
+          : `unclear, under ±${formatValue(change.first, change.smallestReal)}${unitSign(change.first)}`}
       </Box>
     </Box>
   );
 }
 
+/** The views that are marked at both moments. */
 function Overlay({ first, second }: { first: MomentReadings; second: MomentReadings }) {
-  const { tokens } = useTheme();
-  const scale = 0.19;
   const shown = views
     .map((view) => {
       const line = (moment: MomentReadings) => {
@@ -226,57 +252,10 @@ function Overlay({ first, second }: { first: MomentReadings; second: MomentReadi
       };
       return { view, before: line(first), after: line(second) };
     })
-    .filter(({ before, after }) => before && after)
-    .slice(0, 3);
-  if (shown.length === 0)
-    return <Typography sx={{ color: "text.secondary" }}>No view is marked at both moments.</Typography>;
-  const gap = 420 / shown.length;
-  return (
-    <svg
-      viewBox="0 0 420 390"
-      width="100%"
-      role="img"
-      aria-label={`Stance lines of ${shown.map(({ view }) => viewName[view].toLowerCase()).join(" and ")}, two moments laid over each other`}
-    >
-      <line x1={10} x2={410} y1={358} y2={358} stroke={tokens.line} strokeWidth={1.5} />
-      {shown.map(({ view, before, after }, i) => (
-        <g key={view} transform={`translate(${gap * (i + 0.5)} 358)`}>
-          <line x1={0} x2={0} y1={6} y2={-345} stroke={tokens.ember} strokeWidth={1.4} opacity={0.65} />
-          {/* side views are drawn as seen: facing left from the left side */}
-          <g
-            transform={view === "left" || view === "back" ? "scale(-1 1)" : undefined}
-            fill="none"
-            strokeLinecap="round"
-            strokeLinejoin="round"
-          >
-            {stancePaths(before!, scale).map((d) => (
-              <path key={d} d={d} stroke={tokens.inkSoft} strokeWidth={1.6} strokeDasharray="4 4" />
-            ))}
-            {stancePaths(after!, scale).map((d) => (
-              <path key={d} d={d} stroke={tokens.ink} strokeWidth={2.3} />
-            ))}
-            {isSideView(view) &&
-              [before!, after!].map((line, k) =>
-                line.chains
-                  .flat()
-                  .map(({ across, up }, n) => (
-                    <circle
-                      key={`${k} ${n}`}
-                      cx={across * scale}
-                      cy={-up * scale}
-                      r={k === 0 ? 3 : 3.6}
-                      fill={k === 0 ? tokens.sheet : tokens.ink}
-                      stroke={k === 0 ? tokens.inkSoft : tokens.ink}
-                      strokeWidth={1.2}
-                    />
-                  )),
-              )}
-          </g>
-          <text y={24} textAnchor="middle" fontSize={13} fill={tokens.inkSoft}>
-            {viewName[view].toLowerCase()}
-          </text>
-        </g>
-      ))}
-    </svg>
+    .filter(({ before, after }) => before && after);
+  return shown.length === 0 ? (
+    <Typography sx={{ color: "text.secondary" }}>No view is marked at both moments.</Typography>
+  ) : (
+    <StanceOverlay views={shown} />
   );
 }

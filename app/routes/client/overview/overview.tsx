@@ -3,7 +3,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { Link } from "react-router";
 import type { Route } from "./+types/overview";
-import { compareMoments } from "~core/change/compare";
+import { compareMoments, oneChangeEach } from "~core/change/compare";
 import { keptBetween } from "~core/change/carry-over";
 import { formatSigned, unitSign } from "~core/measure/format";
 import { regionName } from "~core/anatomy/regions";
@@ -34,7 +34,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
     const last = moments.at(-1);
     const real =
       first && last && first !== last
-        ? compareMoments(first.readings, last.readings).filter((change) => change.verdict === "real")
+        ? oneChangeEach(compareMoments(first.readings, last.readings)).filter((change) => change.verdict === "real")
         : [];
     const names = series && templateOf(series.template).sessions[visit.ordinal - 1];
     const previous = visits.findLast((each) => each.ordinal < visit.ordinal && each.status === "closed");
@@ -59,7 +59,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
       real: real.slice(0, 5).map((change) => ({
         id: change.id,
         name: change.first.metric.name,
-        text: `${formatSigned(change.first.metric, change.difference)}${unitSign(change.first.metric)}`,
+        text: `${formatSigned(change.first, change.difference)}${unitSign(change.first)}`,
         direction: change.direction ?? "within the usual range",
       })),
       kept: keptBetween(moments, visit.ordinal - 1) ?? null,

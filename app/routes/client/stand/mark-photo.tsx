@@ -1,50 +1,79 @@
 import Alert from "@mui/material/Alert";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import FormControlLabel from "@mui/material/FormControlLabel";
 import IconButton from "@mui/material/IconButton";
 import Redo from "@mui/icons-material/Redo";
+import Switch from "@mui/material/Switch";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Tooltip from "@mui/material/Tooltip";
 import Typography from "@mui/material/Typography";
 import Undo from "@mui/icons-material/Undo";
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "react";
-import type { Px } from "~core/measure/calibration";
+import type { MarkKey, Px } from "~core/measure/calibration";
 import { calibrate } from "~core/measure/calibration";
-import { mark, marksOfView, startMarking, type Marking, type MarkingCommand } from "~core/measure/marking";
-import { readPhoto, sceneOf, type Reading } from "~core/measure/read-photo";
-import { viewName } from "~core/measure/view";
+import { guessesOf, mark, marksOfView, startMarking, type Marking, type MarkingCommand } from "~core/measure/marking";
+import { feetOf } from "~core/measure/propose";
+import { readPhoto, sceneOf, type MarkedPhoto } from "~core/measure/read-photo";
+import type { Reading } from "~core/measure/reading";
+import { isSideView, viewName } from "~core/measure/view";
+import type { OwnFigures } from "~core/repeatability/own-figures";
 import { useNotify } from "~app/ui/notices";
 import type { Photo } from "~data/photos";
+import { useCompared } from "./compare-pictures";
+import { keepHistory, keptHistory } from "./marking-history";
+import { NoticeList } from "./notice-list";
 import { markName, Picture } from "./picture";
+import { Proposals } from "./proposals";
 import { ReadOuts } from "./read-outs";
+import { SetUp } from "./set-up";
+import { useSnapping } from "./use-snapping";
+import { usePicture } from "./use-picture";
 import { unsavedMarks, useSaving } from "./use-saving";
+
+/** An earlier picture of the same view, to copy marks from and to compare with. */
+export type Earlier = { photo: MarkedPhoto; url: string; name: string };
 
 /** Marking one picture: the photograph on the left, what it says on the right, saved as you go. */
 export function MarkPhoto({
   photo,
   clientId,
+  own,
   earlier,
   earlierName,
+  earlierPhoto,
   removed,
 }: {
   photo: Photo;
   clientId: string;
+  /** Whose marking error the readings carry. */
+  own: OwnFigures | undefined;
   earlier: readonly Reading[];
   earlierName: string | undefined;
+  earlierPhoto: Earlier | undefined;
   removed: () => void;
 }) {
-  const { view, setup } = photo;
+  const { view } = photo;
+  const [setup, setSetup] = useState(photo.setup);
   const [marking, act] = useReducer(
-    (state: Marking, command: MarkingCommand) => mark(state, command, view, setup),
+    (state: Marking, command: MarkingCommand) => mark(state, command, view, photo.setup),
     undefined,
     () => startMarking(view, photo.marks),
   );
   const url = `/clients/${clientId}/photos/${photo.id}`;
+  const image = usePicture(photo.pictured ? url : undefined);
   const { state: saved, save } = useSaving(url, photo.id, photo.version);
   const first = useRef(true);
+  useEffect(() => {
+    const history = keptHistory(photo.id, photo.marks);
+    if (history) act({ kind: "recall", history });
+  }, [photo.id, photo.marks]);
   // Marks a reload caught before they were confirmed are put back, as one undoable step.
   useEffect(() => {
     const kept = unsavedMarks(photo.id, photo.version);
     if (!kept) return;
+    setSetup(kept.setup);
     for (const [key, at] of Object.entries(kept.marks)) {
       act({ kind: "choose", mark: key as Marking["active"] });
       act({ kind: "place", at, gesture: "restored" });
@@ -54,9 +83,18 @@ export function MarkPhoto({
     if (first.current) first.current = false;
     else save({ marks: marking.marks, setup });
   }, [marking.marks, setup, save]);
+  useEffect(() => {
+    if (marking.past.length + marking.future.length > 0) keepHistory(photo.id, marking);
+  }, [photo.id, marking]);
 
-  const readings = useMemo(() => readPhoto({ view, setup, marks: marking.marks }), [view, setup, marking.marks]);
+  const now = useMemo(() => ({ view, setup, marks: marking.marks }), [view, setup, marking.marks]);
+  const readings = useMemo(() => readPhoto(now, own), [now, own]);
+  const guesses = useMemo(() => guessesOf(marking, setup.height / 8), [marking, setup.height]);
   const line = useMemo(() => ankleLine(photo, marking), [photo, marking]);
+  const compared = useCompared(now, earlierPhoto, own);
+  const [sure, setSure] = useState<Partial<Record<MarkKey, number>>>({});
+  const [snapping, setSnapping] = useState(true);
+  const placed = useSnapping(image, marking.marks, act, snapping);
   const order = marksOfView(view);
   const notify = useNotify();
   const remove = useCallback(async () => {
@@ -83,8 +121,33 @@ export function MarkPhoto({
         alignItems: "start",
       }}
     >
-      <Picture src={url} view={view} setup={setup} marking={marking} act={act} line={line} />
+      <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", position: { md: "sticky" }, top: 8 }}>
+        <Picture
+          src={image && image !== "lost" ? image.src : undefined}
+          view={view}
+          setup={setup}
+          marking={marking}
+          guesses={guesses}
+          sure={sure}
+          act={act}
+          line={line}
+          placed={placed}
+          under={compared.under}
+          over={compared.over}
+        />
+        {compared.beside}
+      </Box>
       <Box>
+        {!photo.pictured && (
+          <Alert severity="info" sx={{ mb: 1 }}>
+            This picture was deleted for good. Its marks and readings are kept.
+          </Alert>
+        )}
+        {image === "lost" && (
+          <Alert severity="error" sx={{ mb: 1 }}>
+            The picture could not be fetched. Its marks and readings are kept; reload when the connection is back.
+          </Alert>
+        )}
         <Box sx={{ display: "flex", alignItems: "center", gap: 0.5, minHeight: 40 }}>
           <Typography variant="h2" sx={{ flex: 1 }}>
             {viewName[view]}
@@ -127,6 +190,48 @@ export function MarkPhoto({
             {saved.message}
           </Alert>
         )}
+        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, alignItems: "center", mb: 1 }}>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={marking.order}
+            onChange={(_, order: Marking["order"] | null) => order && act({ kind: "order", order })}
+            aria-label="Order of marking"
+          >
+            <ToggleButton value="guided">Guided</ToggleButton>
+            <ToggleButton value="free">Free</ToggleButton>
+          </ToggleButtonGroup>
+          <Proposals
+            photo={now}
+            image={image && image !== "lost" ? image : undefined}
+            earlier={earlierPhoto}
+            propose={(found) => {
+              if (typeof found === "string") return notify(found);
+              setSure(found.sure ?? {});
+              act({ kind: "propose", proposal: found.marks });
+            }}
+          />
+          {!isSideView(view) && (
+            <Button size="small" variant="outlined" onClick={() => act({ kind: "swap" })}>
+              Swap left and right
+            </Button>
+          )}
+          <FormControlLabel
+            control={<Switch size="small" checked={snapping} onChange={(_, on) => setSnapping(on)} />}
+            label="Snap plumb and stick"
+            slotProps={{ typography: { sx: { fontSize: 14 } } }}
+          />
+        </Box>
+        {Object.keys(guesses).length > 0 && (
+          <Typography sx={{ fontSize: 13.5, color: "text.secondary", mb: 1 }}>
+            Dashed: guesses. Enter confirms the one asked for, a click or drag sets it; nothing is measured from a
+            guess.{" "}
+            <Button size="small" sx={{ p: 0, minHeight: 24 }} onClick={() => act({ kind: "propose", proposal: {} })}>
+              Drop the guesses
+            </Button>
+          </Typography>
+        )}
+        <NoticeList photo={now} save={setSetup} />
         {readings.length > 0 ? (
           <ReadOuts readings={readings} earlier={earlier} earlierName={earlierName} />
         ) : (
@@ -135,6 +240,7 @@ export function MarkPhoto({
             then appears as soon as its landmarks are placed.
           </Typography>
         )}
+        {compared.controls}
         <Box sx={{ mt: 2 }}>
           <Typography variant="h3" component="h2" sx={{ mb: 0.75 }}>
             Points
@@ -163,12 +269,17 @@ export function MarkPhoto({
                   })}
                 >
                   {markName(key)}
-                  {there ? " ✓" : ""}
+                  {there ? " ✓" : guesses[key] ? " ?" : ""}
                 </Button>
               );
             })}
           </Box>
           <Box sx={{ mt: 1.5, display: "flex", gap: 1.5 }}>
+            {guesses[marking.active] && (
+              <Button size="small" variant="outlined" onClick={() => act({ kind: "confirm" })}>
+                Confirm {markName(marking.active).toLowerCase()}
+              </Button>
+            )}
             <Button
               size="small"
               variant="outlined"
@@ -182,6 +293,7 @@ export function MarkPhoto({
             </Button>
           </Box>
         </Box>
+        <SetUp setup={setup} save={setSetup} />
       </Box>
     </Box>
   );
@@ -212,10 +324,7 @@ function SavedWord({ saved }: { saved: ReturnType<typeof useSaving>["state"] }) 
 function ankleLine(photo: Photo, marking: Marking): { from: Px; to: Px } | undefined {
   const { marks } = marking;
   const calibration = calibrate(sceneOf({ ...photo, marks }));
-  const feet =
-    photo.view === "front" || photo.view === "back"
-      ? [marks["ankle.R"], marks["ankle.L"]]
-      : [marks[photo.view === "left" ? "malleolus.L" : "malleolus.R"]];
+  const feet = feetOf(photo.view).map((key) => marks[key]);
   if (!calibration || feet.some((foot) => !foot)) return undefined;
   const x = feet.reduce((sum, foot) => sum + foot!.x, 0) / feet.length;
   const y = feet.reduce((sum, foot) => sum + foot!.y, 0) / feet.length;

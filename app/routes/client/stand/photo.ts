@@ -1,15 +1,23 @@
 import type { Route } from "./+types/photo";
+import { stands } from "~core/consent/consent";
 import { lawfulMarks } from "~core/measure/marking";
 import { inSession } from "~app/session.server";
 import { validate } from "~app/validation";
+import { consentsOf } from "~data/consents";
 import { NotFound, Stale } from "~data/errors";
-import { photoFile, photosOfClient, removePhoto, restorePhoto, saveMarks } from "~data/photos";
+import { deletePhoto, photoFile, photosOfClient, removePhoto, restorePhoto, saveMarks } from "~data/photos";
 import { setupSchema } from "./setup-form";
 
-/** The picture itself: for those signed in to its practice only; the server's no-store keeps it out of caches. */
-export function loader({ params, context }: Route.LoaderArgs) {
+/**
+ * The picture itself, or its small version: for those signed in to its practice only, and not against the client's
+ * consent; the server's no-store keeps it out of caches.
+ */
+export function loader({ request, params, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx }) => {
-    const file = await photoFile(tx, params.photoId);
+    const size = new URL(request.url).searchParams.get("size") === "thumb" ? "thumb" : "full";
+    const file = await photoFile(tx, params.clientId, params.photoId, size);
+    if (stands(await consentsOf(tx, params.clientId), "photographs", file.visitId) === false)
+      throw new Response("The client has withdrawn consent to photographs", { status: 403 });
     return new Response(new Uint8Array(file.bytes), {
       headers: {
         "Content-Type": file.mime,
@@ -19,9 +27,9 @@ export function loader({ params, context }: Route.LoaderArgs) {
   });
 }
 
-/** Saves marks and set-up, takes the picture away, or brings it back. */
+/** Saves marks and set-up; takes the picture away, brings it back, or deletes it for good. */
 export function action({ request, params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx }) => {
+  return inSession(context, async ({ tx, practitioner }) => {
     const body = (await request.json()) as {
       intent?: string;
       version?: number;
@@ -30,6 +38,7 @@ export function action({ request, params, context }: Route.ActionArgs) {
     };
     if (body.intent === "remove") await removePhoto(tx, params.photoId);
     else if (body.intent === "restore") await restorePhoto(tx, params.photoId);
+    else if (body.intent === "delete") await deletePhoto(tx, params.photoId);
     else {
       const photo = (await photosOfClient(tx, params.clientId)).find((each) => each.id === params.photoId);
       if (!photo) throw new NotFound("photo");
@@ -40,7 +49,11 @@ export function action({ request, params, context }: Route.ActionArgs) {
         return Response.json({ error: "Marks: one of them is unknown or outside the picture." }, { status: 400 });
       try {
         return Response.json({
-          version: await saveMarks(tx, photo.id, Number(body.version), marks, { ...photo.setup, ...value }),
+          version: await saveMarks(tx, photo.id, Number(body.version), {
+            marks,
+            setup: { ...photo.setup, ...value },
+            markedBy: practitioner.id,
+          }),
         });
       } catch (error) {
         if (error instanceof Stale) return Response.json({ stale: true }, { status: 409 });

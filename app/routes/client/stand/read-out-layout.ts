@@ -1,5 +1,5 @@
 import { scaleLinear } from "d3";
-import type { Reading } from "~core/measure/read-photo";
+import type { Reading } from "~core/measure/reading";
 import { z95 } from "~core/units";
 
 export type Interval = { from: number; at: number; to: number };
@@ -13,7 +13,7 @@ export type ReadOutBar = {
 
 /** Where a reading's band, the earlier one and the usual range lie on a line `width` wide. Pure; drawn elsewhere. */
 export function readOutBar(now: Reading, earlier: Reading | undefined, width: number): ReadOutBar {
-  const [low, high] = now.metric.usual;
+  const [low, high] = now.usual;
   const ends = [now, ...(earlier ? [earlier] : [])].flatMap((reading) => [
     reading.value - z95 * reading.se,
     reading.value + z95 * reading.se,

@@ -2,15 +2,17 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useTheme } from "@mui/material/styles";
 import { useState } from "react";
-import { compare } from "~core/change/compare";
+import { compare, sameIn } from "~core/change/compare";
+import { methodName } from "~core/measure/methods";
 import { directionWord, formatBand, formatSigned, formatValue, unitSign } from "~core/measure/format";
-import type { Reading } from "~core/measure/read-photo";
+import type { Reading } from "~core/measure/reading";
 import type { ErrorPart } from "~core/measure/propagate";
 import { markName } from "./picture";
 import { readOutBar } from "./read-out-layout";
 import { changeColour } from "~app/ui/change-colour";
 import { depthColours } from "~app/ui/theme";
 
+const keyOf = (reading: Reading) => `${reading.id} ${reading.method}`;
 const sideWord = (reading: Reading) =>
   reading.metric.sides === "each" ? (reading.side === "L" ? ", left" : ", right") : "";
 
@@ -25,7 +27,7 @@ export function ReadOuts({
   earlierName: string | undefined;
 }) {
   const [chosen, setChosen] = useState<string | undefined>();
-  const shown = readings.find((reading) => reading.id === chosen) ?? readings[0];
+  const shown = readings.find((reading) => keyOf(reading) === chosen) ?? readings[0];
   return (
     <Box>
       <Typography sx={{ color: "text.secondary", fontSize: 13.5, mb: 0.5 }}>
@@ -34,11 +36,11 @@ export function ReadOuts({
       <Box role="list" aria-label="Measurements">
         {readings.map((reading) => (
           <Row
-            key={reading.id}
+            key={keyOf(reading)}
             reading={reading}
-            earlier={earlier.find((other) => other.id === reading.id)}
+            earlier={sameIn(earlier, reading)}
             chosen={reading === shown}
-            choose={() => setChosen(reading.id)}
+            choose={() => setChosen(keyOf(reading))}
           />
         ))}
       </Box>
@@ -92,12 +94,13 @@ function Row({
         <span>
           {reading.metric.name}
           {sideWord(reading)}
+          {reading.method === "photo" ? "" : `, ${methodName(reading.method).toLowerCase()}`}
         </span>
         <Box sx={{ textAlign: "right", whiteSpace: "nowrap" }}>
-          <strong style={{ fontSize: 17 }}>{formatValue(reading.metric, reading.value)}</strong>
+          <strong style={{ fontSize: 17 }}>{formatValue(reading, reading.value)}</strong>
           <Box component="span" sx={{ color: "text.secondary" }}>
             {" "}
-            {formatBand(reading.metric, reading.se)}
+            {formatBand(reading, reading.se)}
           </Box>
         </Box>
         <svg width={bar.width} height={32} aria-hidden style={{ display: "block" }}>
@@ -138,12 +141,12 @@ function Row({
         </svg>
         <Box sx={{ fontSize: 14, lineHeight: 1.2, display: { xs: "none", lg: "block" } }}>
           <Box component="span" sx={{ color: "text.secondary" }}>
-            {directionWord(reading.metric, reading.value)}
+            {directionWord(reading, reading.value)}
           </Box>{" "}
           {change && (
             <Box component={change.verdict === "real" ? "strong" : "span"} sx={{ color: colour, whiteSpace: "nowrap" }}>
               {change.verdict === "real"
-                ? `${formatSigned(reading.metric, change.difference)}${unitSign(reading.metric)} real`
+                ? `${formatSigned(reading, change.difference)}${unitSign(reading)} real`
                 : "unclear"}
             </Box>
           )}
@@ -165,6 +168,8 @@ const causeName = (part: ErrorPart): string => {
       return "how squarely they stand";
     case "camera":
       return "camera place";
+    case "stick-depth":
+      return "depth of the stick";
     default:
       return part.cause;
   }
@@ -185,7 +190,7 @@ function Budget({ reading }: { reading: Reading }) {
   return (
     <Box sx={{ mt: 2, maxWidth: 520 }}>
       <Typography variant="h3">
-        Where the {formatBand(reading.metric, reading.se)} of {reading.metric.name.toLowerCase()} comes from
+        Where the {formatBand(reading, reading.se)} of {reading.metric.name.toLowerCase()} comes from
       </Typography>
       <svg
         viewBox="0 0 400 12"
@@ -214,6 +219,13 @@ function Budget({ reading }: { reading: Reading }) {
       <Typography sx={{ fontSize: 13.5, color: "text.secondary" }}>
         {parts.map(([name, share]) => `${name} ${Math.round(share * 100)}%`).join(" · ")}
       </Typography>
+      {reading.method === "photo" && (
+        <Typography sx={{ fontSize: 13.5, color: "text.secondary" }}>
+          {reading.basis.kind === "own"
+            ? `Marking: the marker’s own figures from ${reading.basis.dof} repeat pairs, pooled with the model’s.`
+            : "Marking: the model’s figures, not yet the marker’s own."}
+        </Typography>
+      )}
     </Box>
   );
 }

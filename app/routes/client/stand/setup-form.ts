@@ -1,4 +1,4 @@
-import { number, object, string } from "yup";
+import { boolean, number, object, string } from "yup";
 import { views, type View } from "~core/measure/view";
 import type { Moment } from "~core/findings/restriction";
 
@@ -14,7 +14,14 @@ export const setupSchema = object({
   stickLength: length("Stick length", 200, 3000),
   cameraDistance: length("Camera distance", 1000, 10000),
   cameraHeight: length("Lens height", 200, 2500),
+  stickBehind: number()
+    .typeError("Stick behind the ankles: type a number of millimetres.")
+    .min(-1000, "Stick behind the ankles: ${value} mm is under −1000.")
+    .max(1000, "Stick behind the ankles: ${value} mm is over 1000.")
+    .optional(),
+  stickHangs: boolean().optional(),
   stature: number()
+    .typeError("Stature: type a number of millimetres.")
     .min(900, "Stature: ${value} mm is under 900.")
     .max(2300, "Stature: ${value} mm is over 2300.")
     .optional(),
@@ -27,6 +34,9 @@ export const uploadSchema = setupSchema.concat(
     moment: string<Moment>()
       .oneOf(["before", "after"], "Moment: before or after.")
       .required("Moment: before or after."),
+    face: string()
+      .matches(/^(0|1|0?\.\d+),(0|1|0?\.\d+),0?\.\d+$/, "Face: “${value}” is not a place in the picture.")
+      .optional(),
     view: string<View>()
       .oneOf(views, "View: front, back, left or right.")
       .required("View: front, back, left or right."),

@@ -4,13 +4,13 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { data, Link, useRevalidator, useSearchParams } from "react-router";
-import { useState } from "react";
-import { number, object, string } from "yup";
+import { useEffect, useState } from "react";
 import type { Route } from "./+types/stand";
 import { momentsOf } from "~core/change/moments";
 import { stands } from "~core/consent/consent";
 import type { Moment } from "~core/findings/restriction";
-import { handLimits, measurable, methods, type MethodKey } from "~core/measure/by-hand";
+import { measurable } from "~core/measure/by-hand";
+import { readBy } from "~core/measure/read-photo";
 import { views, viewName, type View } from "~core/measure/view";
 import { inSession } from "~app/session.server";
 import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
@@ -18,17 +18,26 @@ import { validate } from "~app/validation";
 import { consentsOf } from "~data/consents";
 import { measurementsOf, saveMeasurement } from "~data/measurements";
 import { getClient } from "~data/clients";
-import { photosOfClient } from "~data/photos";
+import { deletePictures, photosOfClient, putAsideOf } from "~data/photos";
+import { ownFigures } from "~app/own-figures.server";
 import { Empty } from "~app/ui/page";
+import { figureOf } from "~devices/camera/camera";
+import { stanceOf } from "~devices/camera/person";
+import { trueMetrics } from "~devices/camera/truth";
 import { ByHand } from "./by-hand";
 import { MarkPhoto } from "./mark-photo";
+import { measuredSchema } from "./measured-form";
+import { PutAside } from "./put-aside";
 import { ReadOuts } from "./read-outs";
 import { TakePhoto } from "./take-photo";
+import { preload } from "./use-picture";
+import { WholeBody } from "./whole-body";
+import { WithoutPicture } from "./without-picture";
 
 export const handle = { slim: true };
 
 export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx }) => {
+  return inSession(context, async ({ tx, practitioner }) => {
     const client = await getClient(tx, params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, request);
     const photos = await photosOfClient(tx, client.id);
@@ -36,6 +45,10 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
       client,
       visit,
       photos,
+      putAside: await putAsideOf(tx, client.id),
+      figures: await ownFigures(tx),
+      me: practitioner.id,
+      setup: practitioner.settings.setup ?? null,
       byHand: await measurementsOf(tx, client.id),
       mayPicture: stands(await consentsOf(tx, client.id), "photographs", visit.id),
       workedSessions: visits.filter((each) => each.status === "closed").length,
@@ -43,52 +56,35 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
   });
 }
 
-const measuredSchema = object({
-  visitId: string().uuid().required(),
-  moment: string<Moment>().oneOf(["before", "after"]).required(),
-  readingId: string()
-    .oneOf(
-      measurable.map((each) => each.id),
-      "Metric: “${value}” is not measured here.",
-    )
-    .required(),
-  method: string<MethodKey>()
-    .oneOf(
-      methods.map((each) => each.key),
-      "Method: “${value}” is not known.",
-    )
-    .required(),
-  value: number().nullable().default(null).typeError("Type a number, or leave it empty."),
-});
-
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
-/** Keeps one measurement that was taken by hand. */
+/** Keeps one measurement that was taken by hand; or deletes every picture of the client for good. */
 export function action({ request, params, context }: Route.ActionArgs) {
   return inSession(context, async ({ tx }) => {
-    const { value, errors } = await validate(measuredSchema, await request.json());
+    const body = (await request.json()) as { intent?: string };
+    if (body.intent === "delete-pictures") {
+      const { id } = await getClient(tx, params.clientId);
+      return { deleted: await deletePictures(tx, id) };
+    }
+    const { value, errors } = await validate(measuredSchema, body);
     if (errors) return data({ errors }, { status: 400 });
     const visit = await ownVisit(tx, params.clientId, value.visitId);
-    const { unit } = measurable.find((each) => each.id === value.readingId)!.metric;
-    const [low, high] = handLimits[unit];
-    if (value.value !== null && (value.value < low || value.value > high))
-      return data(
-        { errors: { value: `From ${low} to ${high} ${unit === "deg" ? "°" : "mm"}, got ${value.value}.` } },
-        { status: 400 },
-      );
     await saveMeasurement(tx, visit.id, value);
     return { ok: true };
   });
 }
 
+/** The order in which the client turns: a quarter each time. */
+const nextViewOf: Record<View, View> = { front: "left", left: "back", back: "right", right: "front" };
 const momentName: Record<Moment, string> = { before: "Before", after: "After" };
 
 export default function Stand({ loaderData }: Route.ComponentProps) {
-  const { client, visit, photos, byHand, mayPicture, workedSessions } = loaderData;
+  const { client, visit, photos, putAside, figures, me, setup, byHand, mayPicture, workedSessions } = loaderData;
   const [params, setParams] = useSearchParams();
   const [taking, setTaking] = useState(false);
   const { revalidate } = useRevalidator();
   const view = views.find((each) => each === params.get("view")) ?? "front";
+  const whole = params.get("view") === "whole";
   const ofVisit = photos.filter((photo) => photo.visitId === visit.id);
   const asked = params.get("moment");
   const moment: Moment =
@@ -97,7 +93,9 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
       : visit.status !== "planned" && ofVisit.some((photo) => photo.moment === "after")
         ? "after"
         : "before";
-  const photo = ofVisit.find((each) => each.moment === moment && each.view === view);
+  // without consent no picture is shown; what was measured from it stays
+  const photo = mayPicture === false ? undefined : ofVisit.find((each) => each.moment === moment && each.view === view);
+  const unseen = mayPicture === false ? [...photos, ...putAside].filter((each) => each.pictured).length : 0;
   const set = (change: Record<string, string>) => {
     const next = new URLSearchParams(params);
     for (const [key, value] of Object.entries(change)) next.set(key, value);
@@ -105,18 +103,42 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
     setParams(next, { replace: true, preventScrollReset: true });
   };
   // "After" is held against this visit's "before"; "before" against the visit before it.
-  const moments = momentsOf(photos, byHand);
-  const inView = (each: { id: string }) => each.id.endsWith(`.${view}`);
-  const earlier = moments
-    .filter((each) => each.moment === "before" && each.ordinal < visit.ordinal + (moment === "after" ? 1 : 0))
-    .findLast((each) => each.readings.some(inView));
+  const moments = momentsOf(photos, byHand, readBy(figures));
+  const inView = (each: { id: string }) => whole || each.id.endsWith(`.${view}`);
+  const before = moments.filter(
+    (each) => each.moment === "before" && each.ordinal < visit.ordinal + (moment === "after" ? 1 : 0),
+  );
+  const earlier = before.findLast((each) => each.readings.some(inView));
+  const former = photos
+    .filter((each) => each.view === view && before.some(({ key }) => key === `${each.ordinal}-${each.moment}`))
+    .findLast((each) => each.moment === "before");
+  const urlOf = (id: string) => `/clients/${client.id}/photos/${id}`;
+  const earlierPhoto = former?.pictured && {
+    photo: former,
+    url: urlOf(former.id),
+    name: `${former.moment} visit ${former.ordinal}`,
+  };
   const ofEarlier = {
     earlier: earlier?.readings.filter(inView) ?? [],
     earlierName: earlier && `${earlier.moment} visit ${earlier.ordinal}`,
   };
   const readings = moments.find((each) => each.key === `${visit.ordinal}-${moment}`)?.readings.filter(inView) ?? [];
+  // the stand-in inclinometer is laid on the same simulated person the stand-in camera sees
+  const angleOf = (id: string) => {
+    const what = measurable.find((each) => each.id === id);
+    if (!what) return 0;
+    const figure = figureOf(stanceOf(client.id, client.statureMm ?? undefined, workedSessions, moment));
+    return trueMetrics(figure.truth, what.view).get(id) ?? 0;
+  };
   const hand = !photo && (mayPicture !== true || params.get("by") === "hand" || readings.length > 0);
-  const nextView = ({ front: "left", left: "back", back: "right", right: "front" } as const)[view];
+  const nextPhoto =
+    mayPicture !== false && ofVisit.find((each) => each.moment === moment && each.view === nextViewOf[view]);
+  const nextUrl = nextPhoto && nextPhoto.pictured ? urlOf(nextPhoto.id) : undefined;
+  // the view that comes next is there when it is asked for
+  useEffect(() => {
+    if (nextUrl) void preload(nextUrl).catch(() => undefined);
+  }, [nextUrl]);
+  const nextView = nextViewOf[view];
 
   return (
     <Box sx={{ px: { xs: 2, sm: 3 }, py: 1.5 }}>
@@ -137,8 +159,8 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
         <ToggleButtonGroup
           exclusive
           size="small"
-          value={view}
-          onChange={(_, value: View | null) => value && set({ view: value })}
+          value={whole ? "whole" : view}
+          onChange={(_, value: View | "whole" | null) => value && set({ view: value })}
           aria-label="View"
         >
           {views.map((each) => (
@@ -147,59 +169,52 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
               {ofVisit.some((other) => other.moment === moment && other.view === each) ? " ✓" : ""}
             </ToggleButton>
           ))}
+          <ToggleButton value="whole">Whole body</ToggleButton>
         </ToggleButtonGroup>
         <Box sx={{ flex: 1 }} />
-        {photo && mayPicture === true && (
+        {photo && !whole && mayPicture === true && (
           <Button variant="outlined" onClick={() => setTaking(true)}>
             Take again
           </Button>
         )}
-        {hand && mayPicture === true && (
+        {hand && !whole && mayPicture === true && (
           <Button variant="outlined" onClick={() => setTaking(true)}>
             Take or choose a picture
           </Button>
         )}
-        {(photo || readings.length > 0) && (
+        {!whole && (photo || readings.length > 0) && (
           <Button variant="contained" onClick={() => set({ view: nextView })}>
             Next view: {viewName[nextView].toLowerCase()}
           </Button>
         )}
       </Box>
-      {photo ? (
-        <MarkPhoto key={photo.id} photo={photo} clientId={client.id} {...ofEarlier} removed={() => void revalidate()} />
+      {whole ? (
+        <WholeBody
+          readings={readings}
+          photos={ofVisit.filter((each) => each.moment === moment)}
+          earlier={earlier?.photos ?? []}
+          earlierName={ofEarlier.earlierName}
+        />
+      ) : photo ? (
+        <MarkPhoto
+          key={photo.id}
+          photo={photo}
+          clientId={client.id}
+          own={figures[photo.markedBy ?? me]}
+          {...ofEarlier}
+          earlierPhoto={earlierPhoto || undefined}
+          removed={() => void revalidate()}
+        />
       ) : hand ? (
-        <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", lg: "minmax(0,490px) minmax(0,1fr)" }, gap: 3 }}>
-          <Box>
-            {mayPicture !== true && (
-              <Box
-                sx={(t) => ({
-                  display: "flex",
-                  gap: 2,
-                  alignItems: "center",
-                  mb: 2,
-                  pl: 1.5,
-                  borderLeft: `3px solid ${t.tokens.slate}`,
-                })}
-              >
-                <Typography sx={{ flex: 1 }}>
-                  {mayPicture === undefined
-                    ? "Photographs were not agreed to yet: no picture is taken."
-                    : "Photographs were declined: no picture is taken."}{" "}
-                  Everything can be measured by hand.
-                </Typography>
-                <Button
-                  component={Link}
-                  to={`/clients/${client.id}/intake/consent?visit=${visit.ordinal}`}
-                  variant="outlined"
-                >
-                  Ask for consent
-                </Button>
-              </Box>
-            )}
-            <ByHand view={view} moment={moment} visit={visit} measured={byHand} />
-          </Box>
-          <Box>{readings.length > 0 && <ReadOuts readings={readings} {...ofEarlier} />}</Box>
-        </Box>
+        <WithoutPicture
+          clientId={client.id}
+          ordinal={visit.ordinal}
+          mayPicture={mayPicture}
+          unseen={unseen}
+          readOuts={readings.length > 0 && <ReadOuts readings={readings} {...ofEarlier} />}
+        >
+          <ByHand view={view} moment={moment} visit={visit} measured={byHand} angleOf={angleOf} />
+        </WithoutPicture>
       ) : (
         <Empty
           title={`No ${viewName[view].toLowerCase()} picture ${moment} visit ${visit.ordinal}`}
@@ -225,9 +240,10 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
         </Empty>
       )}
       <Typography sx={{ mt: 2, fontSize: 13, color: "text.secondary" }}>
-        Errors are the model’s: placing of points, plumb, stick, camera and depth. They do not include how differently
-        someone stands from one minute to the next.
+        Errors cover placing of points, plumb, stick, camera and depth. They do not include how differently someone
+        stands from one minute to the next.
       </Typography>
+      {mayPicture !== false && <PutAside photos={putAside} clientId={client.id} changed={() => void revalidate()} />}
       {taking && (
         <TakePhoto
           client={client}
@@ -236,6 +252,7 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
           moment={moment}
           worked={workedSessions}
           replaces={Boolean(photo)}
+          lastSetup={setup}
           close={(done) => {
             setTaking(false);
             if (done) {

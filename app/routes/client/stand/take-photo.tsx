@@ -1,12 +1,13 @@
 import Alert from "@mui/material/Alert";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import Checkbox from "@mui/material/Checkbox";
 import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
+import FormControlLabel from "@mui/material/FormControlLabel";
 import LinearProgress from "@mui/material/LinearProgress";
-import Slider from "@mui/material/Slider";
 import Tab from "@mui/material/Tab";
 import Tabs from "@mui/material/Tabs";
 import TextField from "@mui/material/TextField";
@@ -16,40 +17,26 @@ import { useEffect, useRef, useState } from "react";
 import type { Client } from "~core/client";
 import type { Moment } from "~core/findings/restriction";
 import { viewName, type View } from "~core/measure/view";
-import { stickLength, usualCamera, type CameraSettings } from "~devices/camera/camera";
+import { usualCamera, type CameraSettings } from "~devices/camera/camera";
 import { stanceOf } from "~devices/camera/person";
 import type { Posture } from "~devices/camera/posture";
+import type { Face } from "~data/photo-intake";
+import type { StandSetup } from "~data/practitioners";
 import type { Visit } from "~data/visits";
 import type { CameraWorker } from "~app/workers/camera.worker";
+import { CameraDials } from "./camera-dials";
+import { CoverFace } from "./cover-face";
 import { setupSchema } from "./setup-form";
 
-type Setup = { stickLength: number; cameraDistance: number; cameraHeight: number };
-const usualSetup: Setup = { stickLength: 1000, cameraDistance: 3000, cameraHeight: 950 };
+/** Until a set-up was noted once. */
+const usualSetup: StandSetup = { stickLength: 1800, cameraDistance: 3000, cameraHeight: 950, stickBehind: 0 };
 
-const dials: { key: keyof Posture; name: string; from: number; to: number; unit: string }[] = [
-  { key: "headTilt", name: "Head tilt, left up", from: -8, to: 8, unit: "°" },
-  { key: "shoulderTilt", name: "Shoulders, left up", from: -8, to: 8, unit: "°" },
-  { key: "pelvisTiltFrontal", name: "Pelvis, left up", from: -6, to: 6, unit: "°" },
-  { key: "trunkShift", name: "Trunk to the left", from: -40, to: 40, unit: " mm" },
-  { key: "headForward", name: "Head forward", from: -40, to: 70, unit: " mm" },
-  { key: "shouldersForward", name: "Shoulders forward", from: -20, to: 40, unit: " mm" },
-  { key: "pelvisTiltSagittal", name: "Pelvis, front down", from: -12, to: 16, unit: "°" },
-  { key: "lean", name: "Lean forward", from: -3, to: 4, unit: "°" },
-];
-
-const cameraDials: {
-  key: "distance" | "lensHeight" | "roll" | "noise";
-  name: string;
-  from: number;
-  to: number;
-  step: number;
-  unit: string;
-}[] = [
-  { key: "distance", name: "Distance", from: 2000, to: 5000, step: 50, unit: " mm" },
-  { key: "lensHeight", name: "Lens height", from: 600, to: 1500, step: 10, unit: " mm" },
-  { key: "roll", name: "Roll", from: -5, to: 5, step: 0.1, unit: "°" },
-  { key: "noise", name: "Noise", from: 0, to: 12, step: 1, unit: "" },
-];
+const noted = [
+  ["stickLength", "Length of the stick (mm)"],
+  ["cameraDistance", "Camera to ankles (mm)"],
+  ["cameraHeight", "Lens above the floor (mm)"],
+  ["stickBehind", "Stick behind the ankles (mm)"],
+] as const;
 
 /** Brings a picture in: from the camera stand-in, or a file. Both go the same way from there. */
 export function TakePhoto({
@@ -59,6 +46,7 @@ export function TakePhoto({
   moment,
   worked,
   replaces,
+  lastSetup,
   close,
 }: {
   client: Client;
@@ -67,25 +55,41 @@ export function TakePhoto({
   moment: Moment;
   worked: number;
   replaces: boolean;
+  /** What was noted for the picture before. */
+  lastSetup: StandSetup | null;
   close: (done: boolean) => void;
 }) {
   const [tab, setTab] = useState<"camera" | "file">("camera");
   const [posture, setPosture] = useState<Posture>(() =>
     stanceOf(client.id, client.statureMm ?? undefined, worked, moment),
   );
-  const [camera, setCamera] = useState<Omit<CameraSettings, "view">>(usualCamera);
-  const [setup, setSetup] = useState<Setup>(usualSetup);
+  const [setup, setSetup] = useState<Record<string, string>>(() =>
+    Object.fromEntries(noted.map(([key]) => [key, String((lastSetup ?? usualSetup)[key] ?? 0)])),
+  );
+  const [stands, setStands] = useState(!lastSetup?.stickHangs);
+  // the stand-in camera stands where it is noted to stand, until it is moved
+  const [camera, setCamera] = useState<Omit<CameraSettings, "view">>(() => ({
+    ...usualCamera,
+    distance: (lastSetup ?? usualSetup).cameraDistance,
+    lensHeight: (lastSetup ?? usualSetup).cameraHeight,
+    stickBehind: (lastSetup ?? usualSetup).stickBehind ?? 0,
+  }));
   const [file, setFile] = useState<File | undefined>();
   const [progress, setProgress] = useState<number | undefined>();
   const [error, setError] = useState<string | undefined>();
+  const [blur, setBlur] = useState(false);
+  // a picture that waits for its face to be covered
+  const [taken, setTaken] = useState<Blob | undefined>();
   const worker = useRef<Worker | undefined>(undefined);
   // One id per picture taken, made here: pressing twice stores one.
   const [id] = useState(() => crypto.randomUUID());
   useEffect(() => () => worker.current?.terminate(), []);
 
-  const upload = async (body: Blob, taken: Setup & { stature?: number }) => {
-    const query = new URLSearchParams({ id, visit: visit.id, moment, view });
-    for (const [key, value] of Object.entries(taken)) query.set(key, String(value));
+  const upload = async (body: Blob, face?: Face) => {
+    const query = new URLSearchParams({ id, visit: visit.id, moment, view, stickHangs: String(!stands), ...setup });
+    if (face) query.set("face", [face.x, face.y, face.r].map((value) => value.toFixed(4)).join());
+    // the lay figure is as tall as it was made
+    if (tab === "camera") query.set("stature", String(Math.round(posture.stature)));
     const response = await fetch(`/clients/${client.id}/photos/upload?${query}`, {
       method: "POST",
       body,
@@ -95,6 +99,10 @@ export function TakePhoto({
     if (answer.id) return close(true);
     throw new Error(answer.error ?? "The server did not take the picture. Nothing was stored.");
   };
+  const checkSetup = () =>
+    setupSchema.validate(setup).catch((problem: Error) => {
+      throw new Error(problem.message);
+    });
   const run = async (work: () => Promise<void>) => {
     setError(undefined);
     setProgress(0);
@@ -109,33 +117,30 @@ export function TakePhoto({
     }
     setProgress(undefined);
   };
-  const shoot = () =>
-    run(async () => {
-      worker.current = new Worker(new URL("../../../workers/camera.worker.ts", import.meta.url), {
-        type: "module",
-      });
-      const stand = Comlink.wrap<CameraWorker>(worker.current);
-      const settings = { ...camera, view, seed: Math.floor(Math.random() * 1e9) };
-      const taken = await stand.shoot(
-        posture,
-        settings,
-        Comlink.proxy((share: number) => setProgress(share * 90)),
-      );
-      worker.current.terminate();
-      await upload(taken.file, {
-        stickLength,
-        cameraDistance: taken.setup.cameraDistance,
-        cameraHeight: taken.setup.cameraHeight,
-        stature: Math.round(posture.stature),
-      });
-    });
-  const send = () =>
-    run(async () => {
+  const picture = async (): Promise<Blob> => {
+    if (tab === "file") {
       if (!file) throw new Error("Choose a picture first.");
-      await setupSchema.validate(setup).catch((problem: Error) => {
-        throw new Error(problem.message);
-      });
-      await upload(file, setup);
+      return file;
+    }
+    worker.current = new Worker(new URL("../../../workers/camera.worker.ts", import.meta.url), {
+      type: "module",
+    });
+    const stand = Comlink.wrap<CameraWorker>(worker.current);
+    const settings = { ...camera, view, seed: Math.floor(Math.random() * 1e9) };
+    const shot = await stand.shoot(
+      posture,
+      settings,
+      Comlink.proxy((share: number) => setProgress(share * 90)),
+    );
+    worker.current.terminate();
+    return shot.file;
+  };
+  const take = () =>
+    run(async () => {
+      await checkSetup();
+      const body = await picture();
+      if (blur) setTaken(body);
+      else await upload(body);
     });
   const cancel = () => {
     worker.current?.terminate();
@@ -143,6 +148,16 @@ export function TakePhoto({
     close(false);
   };
   const busy = progress !== undefined;
+  if (taken)
+    return (
+      <CoverFace
+        picture={taken}
+        busy={busy}
+        error={error}
+        back={() => setTaken(undefined)}
+        store={(face) => void run(() => upload(taken, face))}
+      />
+    );
 
   return (
     <Dialog open onClose={cancel} maxWidth="md" fullWidth aria-labelledby="take-title">
@@ -165,48 +180,7 @@ export function TakePhoto({
           </Alert>
         )}
         {tab === "camera" ? (
-          <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", sm: "1fr 1fr" }, columnGap: 5 }}>
-            <Box>
-              <Typography variant="h3" component="h2">
-                How the lay figure stands
-              </Typography>
-              <Typography sx={{ fontSize: 13.5, color: "text.secondary", mb: 1 }}>
-                A simulated person, the same for this client every time, a little easier after each session.
-              </Typography>
-              {dials.map(({ key, name, from, to, unit }) => (
-                <Dial
-                  key={key}
-                  name={name}
-                  value={posture[key]}
-                  from={from}
-                  to={to}
-                  step={0.5}
-                  unit={unit}
-                  set={(value) => setPosture({ ...posture, [key]: value })}
-                />
-              ))}
-            </Box>
-            <Box>
-              <Typography variant="h3" component="h2">
-                How the camera stands
-              </Typography>
-              <Typography sx={{ fontSize: 13.5, color: "text.secondary", mb: 1 }}>
-                Distance and lens height are noted with the picture; roll is left for the plumb line to find.
-              </Typography>
-              {cameraDials.map(({ key, name, from, to, step, unit }) => (
-                <Dial
-                  key={key}
-                  name={name}
-                  value={camera[key]}
-                  from={from}
-                  to={to}
-                  step={step}
-                  unit={unit}
-                  set={(value) => setCamera({ ...camera, [key]: value })}
-                />
-              ))}
-            </Box>
-          </Box>
+          <CameraDials posture={posture} setPosture={setPosture} camera={camera} setCamera={setCamera} />
         ) : (
           <Box sx={{ maxWidth: 460 }}>
             <Button component="label" variant="outlined" sx={{ mb: 1 }}>
@@ -222,24 +196,33 @@ export function TakePhoto({
             <Typography sx={{ fontSize: 13.5, color: "text.secondary", mb: 2 }}>
               Up to 25 MB. It is turned upright, stripped of everything the camera wrote into it, and stored anew.
             </Typography>
-            {(
-              [
-                ["stickLength", "Length of the stick (mm)"],
-                ["cameraDistance", "Camera distance (mm)"],
-                ["cameraHeight", "Lens height (mm)"],
-              ] as const
-            ).map(([key, label]) => (
-              <TextField
-                key={key}
-                type="number"
-                label={label}
-                value={setup[key]}
-                onChange={(event) => setSetup({ ...setup, [key]: Number(event.target.value) })}
-                sx={{ mb: 2 }}
-              />
-            ))}
           </Box>
         )}
+        <Typography variant="h3" component="h2" sx={{ mt: 2 }}>
+          What is noted of the set-up
+        </Typography>
+        <Typography sx={{ fontSize: 13.5, color: "text.secondary", mb: 1.5 }}>
+          Measured once with a tape and kept for the next pictures. It enters every error.
+        </Typography>
+        <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr 1fr", sm: "repeat(4, 1fr)" }, gap: 1.5 }}>
+          {noted.map(([key, label]) => (
+            <TextField
+              key={key}
+              label={label}
+              value={setup[key]}
+              onChange={(event) => setSetup({ ...setup, [key]: event.target.value })}
+              slotProps={{ htmlInput: { inputMode: "decimal" } }}
+            />
+          ))}
+        </Box>
+        <FormControlLabel
+          control={<Checkbox checked={stands} onChange={(_, on) => setStands(on)} />}
+          label="The stick stands on the floor"
+        />
+        <FormControlLabel
+          control={<Checkbox checked={blur} onChange={(_, on) => setBlur(on)} />}
+          label="Cover the face before it is stored"
+        />
         {busy && (
           <LinearProgress variant="determinate" value={progress} aria-label="Taking the picture" sx={{ mt: 2 }} />
         )}
@@ -248,51 +231,10 @@ export function TakePhoto({
         <Button onClick={cancel} color="inherit">
           Cancel
         </Button>
-        <Button
-          variant="contained"
-          disabled={busy || (tab === "file" && !file)}
-          onClick={() => void (tab === "camera" ? shoot() : send())}
-        >
+        <Button variant="contained" disabled={busy || (tab === "file" && !file)} onClick={() => void take()}>
           {busy ? "Taking the picture" : tab === "camera" ? "Take the picture" : "Store the picture"}
         </Button>
       </DialogActions>
     </Dialog>
-  );
-}
-
-function Dial({
-  name,
-  value,
-  from,
-  to,
-  step,
-  unit,
-  set,
-}: {
-  name: string;
-  value: number;
-  from: number;
-  to: number;
-  step: number;
-  unit: string;
-  set: (value: number) => void;
-}) {
-  return (
-    <Box sx={{ display: "grid", gridTemplateColumns: "140px 1fr 66px", alignItems: "center", columnGap: 1.5 }}>
-      <Typography sx={{ fontSize: 14 }}>{name}</Typography>
-      <Slider
-        size="small"
-        value={value}
-        min={from}
-        max={to}
-        step={step}
-        onChange={(_, next) => set(next as number)}
-        aria-label={name}
-      />
-      <Typography sx={{ fontSize: 14, textAlign: "right" }}>
-        {Math.round(value * 10) / 10}
-        {unit}
-      </Typography>
-    </Box>
   );
 }

@@ -4,7 +4,8 @@ import { inSession } from "~app/session.server";
 import { validate } from "~app/validation";
 import { consentsOf } from "~data/consents";
 import { addPhoto } from "~data/photos";
-import { mostBytes, takeIn, UnfitPicture } from "~data/photo-intake";
+import { mostBytes, takeIn, UnfitPicture, type Face } from "~data/photo-intake";
+import { saveSettings } from "~data/practitioners";
 import { getClient } from "~data/clients";
 import { ownVisit } from "~app/routes/client/workspace.server";
 import { uploadSchema } from "./setup-form";
@@ -20,12 +21,27 @@ async function readBody(request: Request): Promise<Buffer> {
     if (size > mostBytes) throw new UnfitPicture("The file is larger than 25 MB.");
     chunks.push(chunk);
   }
+  const told = request.headers.get("content-length");
+  if (told !== null && size < Number(told))
+    throw new UnfitPicture(
+      `The upload was cut off after ${Math.round(size / 1024)} of ${Math.round(Number(told) / 1024)} kB.`,
+    );
   return Buffer.concat(chunks);
 }
 
+/** "0.5,0.12,0.07" as a face; undefined when none was given. */
+function faceOf(text: string | undefined): Face | undefined {
+  if (text === undefined) return undefined;
+  const [x, y, r] = text.split(",").map(Number) as [number, number, number];
+  return { x, y, r };
+}
+
+const diskFull = (error: unknown) =>
+  error instanceof Error && "code" in error && (error.code === "53100" || error.code === "ENOSPC");
+
 /** Takes a picture for a visit: the body is the file, the address says what it shows and how it was taken. */
 export function action({ request, params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx }) => {
+  return inSession(context, async ({ tx, practitioner }) => {
     const query = Object.fromEntries(new URL(request.url).searchParams);
     const { value, errors } = await validate(uploadSchema, query);
     if (errors) return Response.json({ error: Object.values(errors)[0] }, { status: 400 });
@@ -37,7 +53,9 @@ export function action({ request, params, context }: Route.ActionArgs) {
         { status: 403 },
       );
     try {
-      const picture = await takeIn(await readBody(request));
+      const picture = await takeIn(await readBody(request), faceOf(value.face));
+      const { stickLength, cameraDistance, cameraHeight, stickBehind = 0, stickHangs = false } = value;
+      const noted = { stickLength, cameraDistance, cameraHeight, stickBehind, stickHangs };
       await addPhoto(
         tx,
         {
@@ -49,18 +67,23 @@ export function action({ request, params, context }: Route.ActionArgs) {
           setup: {
             width: picture.width,
             height: picture.height,
-            stickLength: value.stickLength,
-            cameraDistance: value.cameraDistance,
-            cameraHeight: value.cameraHeight,
+            ...noted,
             stature: value.stature ?? client.statureMm ?? 1700,
           },
         },
         picture,
       );
+      // asked once for a set-up: the next picture starts from what was noted for this one
+      await saveSettings(tx, practitioner.id, { setup: noted });
       return Response.json({ id: value.id });
     } catch (error) {
       if (error instanceof UnfitPicture)
         return Response.json({ error: `${error.message} Nothing was stored.` }, { status: 422 });
+      if (diskFull(error))
+        return Response.json(
+          { error: "The server’s disk is full. Nothing was stored; free some space and store the picture again." },
+          { status: 507 },
+        );
       throw error;
     }
   });

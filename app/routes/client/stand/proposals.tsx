@@ -1,0 +1,98 @@
+import Button from "@mui/material/Button";
+import ListItemText from "@mui/material/ListItemText";
+import Menu from "@mui/material/Menu";
+import MenuItem from "@mui/material/MenuItem";
+import * as Comlink from "comlink";
+import { useState } from "react";
+import type { Marks } from "~core/measure/calibration";
+import { fromPose, type PoseProposal } from "~core/measure/from-pose";
+import { fromEarlier, fromProportions } from "~core/measure/propose";
+import type { MarkedPhoto } from "~core/measure/read-photo";
+import type { PoseWorker } from "~app/workers/pose.worker";
+
+/** Guesses, and how sure their source is of each (0–1) where it says. */
+export type Proposal = { marks: Marks; sure?: PoseProposal["sure"] };
+
+/** Asks the pose model, in a worker of its own that is made for it and ended after it. */
+async function askModel(photo: MarkedPhoto, image: HTMLImageElement): Promise<Proposal | string> {
+  const worker = new Worker(new URL("../../../workers/pose.worker.ts", import.meta.url), { type: "module" });
+  const failed = new Promise<never>((_, reject) => {
+    worker.onerror = () => reject(new Error("worker"));
+  });
+  try {
+    const finder = Comlink.wrap<PoseWorker>(worker);
+    const bitmap = await createImageBitmap(image);
+    const pose = await Promise.race([finder.find(Comlink.transfer(bitmap, [bitmap])), failed]);
+    if (!pose) return "The model sees nobody in this picture. Mark it by hand; nothing was changed.";
+    return fromPose(photo.view, pose);
+  } catch {
+    return "The model could not be run here. Mark the picture by hand; nothing was changed.";
+  } finally {
+    worker.terminate();
+  }
+}
+
+/** Where guesses may come from. They are shown as guesses, and each waits to be confirmed. */
+export function Proposals({
+  photo,
+  image,
+  earlier,
+  propose,
+}: {
+  photo: MarkedPhoto;
+  image: HTMLImageElement | undefined;
+  earlier: { photo: MarkedPhoto; name: string } | undefined;
+  /** Guesses, or the reason why there are none. */
+  propose: (guesses: Proposal | string) => void;
+}) {
+  const [anchor, setAnchor] = useState<HTMLElement | undefined>();
+  const [asking, setAsking] = useState(false);
+  const choose = (guesses: Marks | string) => {
+    setAnchor(undefined);
+    propose(typeof guesses === "string" ? guesses : { marks: guesses });
+  };
+  const ask = async () => {
+    setAnchor(undefined);
+    if (!image) return;
+    setAsking(true);
+    propose(await askModel(photo, image));
+    setAsking(false);
+  };
+  const copied = earlier && fromEarlier(photo, earlier.photo);
+  return (
+    <>
+      <Button
+        size="small"
+        variant="outlined"
+        disabled={asking}
+        onClick={(event) => setAnchor(event.currentTarget)}
+        aria-haspopup="menu"
+      >
+        {asking ? "Looking at the picture" : "Suggest points"}
+      </Button>
+      <Menu open={Boolean(anchor)} anchorEl={anchor ?? null} onClose={() => setAnchor(undefined)}>
+        <MenuItem disabled={!copied} onClick={() => choose(copied!)}>
+          <ListItemText
+            primary={copied ? `As marked ${earlier.name}` : "As marked at an earlier visit"}
+            secondary={copied ? "the same places on the body" : "this view was not marked before"}
+          />
+        </MenuItem>
+        <MenuItem
+          onClick={() =>
+            choose(
+              fromProportions(photo) ?? "Mark plumb and stick first: stature and scale say where the points may be.",
+            )
+          }
+        >
+          <ListItemText primary="From proportions" secondary="from stature, once plumb and stick are marked" />
+        </MenuItem>
+        <MenuItem disabled={!image} onClick={() => void ask()}>
+          <ListItemText
+            primary="From the picture"
+            secondary="a pose model in this browser; joint centres, so look closely"
+          />
+        </MenuItem>
+      </Menu>
+    </>
+  );
+}
