@@ -1,51 +1,14 @@
-import { spawn } from "node:child_process";
-import { mkdtempSync, readdirSync, readFileSync, chmodSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
+import { readdirSync, readFileSync } from "node:fs";
 import { gzipSync } from "node:zlib";
 import autocannon from "autocannon";
 import { report, sizeOf } from "./report";
-
-const ruben = "5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e01";
+import { ruben, withServer } from "./server";
 
 async function main() {
-  // @ts-expect-error the scripts are plain JavaScript
-  const { Cluster } = await import("../scripts/lib/postgres.mjs");
-  // @ts-expect-error the scripts are plain JavaScript
-  const { freePort } = await import("../scripts/lib/steps.mjs");
-  const folder = mkdtempSync(join(tmpdir(), "ember-bench-"));
-  chmodSync(folder, 0o711);
-  const cluster = new Cluster(folder, { durable: true });
-  await cluster.start();
-  await cluster.database();
-  const port = await freePort();
-  const server = spawn(process.execPath, ["scripts/serve.mjs"], {
-    env: {
-      ...process.env,
-      APP_DATABASE_URL: cluster.url("app"),
-      OWNER_DATABASE_URL: cluster.url("owner"),
-      EMBER_DEMO: "1",
-      LOG_LEVEL: "error",
-      PORT: String(port),
-      NODE_ENV: "production",
-    },
-    stdio: "ignore",
-  });
-  const base = `http://127.0.0.1:${port}`;
-  const lines: string[] = [];
-  try {
-    const started = performance.now();
-    while (
-      !(await fetch(`${base}/readyz`).then(
-        (answer) => answer.ok,
-        () => false,
-      ))
-    )
-      await new Promise((resolve) => setTimeout(resolve, 50));
-    lines.push(
-      `Server ready, migrated and with demo data after ${((performance.now() - started) / 1000).toFixed(1)} s.`,
-    );
-    const memory = () => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, "utf8"))![1]) / 1024;
+  await withServer(async (base, pid, startedMs) => {
+    const lines: string[] = [];
+    lines.push(`Server ready, migrated and with demo data after ${(startedMs / 1000).toFixed(1)} s.`);
+    const memory = () => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, "utf8"))![1]) / 1024;
     const idle = memory();
     const signedIn = await fetch(`${base}/sign-in`, {
       method: "POST",
@@ -106,10 +69,6 @@ async function main() {
       `JavaScript of the first page: ${Math.round(gzip / 1024)} kB gzip in ${scripts.size} files (all client files: ${readdirSync("build/client/assets").filter((name) => name.endsWith(".js")).length}).`,
     );
     report("pages", "Pages and memory", lines);
-  } finally {
-    server.kill("SIGTERM");
-    await cluster.stop();
-    cluster.remove();
-  }
+  });
 }
 void main();

@@ -1,18 +1,16 @@
 import { expect, test } from "@playwright/test";
 import { trueMarks, figureOf, usualCamera } from "../devices/camera/camera";
 import { stanceOf } from "../devices/camera/person";
-import { marksOfView } from "../core/measure/marking";
 import type { View } from "../core/measure/view";
 import type { Page } from "@playwright/test";
 import { readyToWork } from "./intake-steps";
-import { accessible, clickPicture, newClient, noConsoleErrors, signIn, takePicture } from "./helpers";
+import { accessible, markTrue, newClient, noConsoleErrors, signIn, takePicture } from "./helpers";
 
 /** Marks every point of the picture shown where it truly is, by mouse, as a practised hand would. */
 async function markAll(page: Page, clientId: string, view: View, worked: number, moment: "before" | "after") {
   const figure = figureOf(stanceOf(clientId, 1720, worked, moment));
   const truth = trueMarks(figure, { ...usualCamera, view });
-  for (const key of marksOfView(view)) await clickPicture(page, truth[key]!.x, truth[key]!.y, usualCamera);
-  await expect(page.getByText(/All points placed/)).toBeVisible();
+  await markTrue(page, truth, view);
   await expect(page.getByText(/^Saved/)).toBeVisible();
 }
 

@@ -1,5 +1,9 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page } from "@playwright/test";
+import type { Marks } from "../core/measure/calibration";
+import { usualCamera } from "../devices/camera/camera";
+import { marksOfView } from "../core/measure/marking";
+import type { View } from "../core/measure/view";
 
 export const ruben = "5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e01";
 
@@ -54,7 +58,7 @@ export async function takePicture(page: Page, dials: Record<string, number> = {}
   await page.getByRole("button", { name: /Take or choose a picture|Take again/ }).click();
   const dialog = page.getByRole("dialog");
   for (const [name, value] of Object.entries(dials)) {
-    const dial = dialog.getByRole("slider", { name });
+    const dial = dialog.getByRole("slider", { name, exact: true });
     await dial.fill(String(value));
   }
   await dialog.getByRole("button", { name: "Take the picture" }).click();
@@ -65,4 +69,15 @@ export async function takePicture(page: Page, dials: Record<string, number> = {}
 export async function clickPicture(page: Page, x: number, y: number, size: { width: number; height: number }) {
   const box = (await page.getByRole("application").boundingBox())!;
   await page.mouse.click(box.x + (x / size.width) * box.width, box.y + (y / size.height) * box.height);
+}
+
+/** Marks every point of the picture shown at the given places, by mouse, as a practised hand would. */
+export async function markTrue(
+  page: Page,
+  truth: Marks,
+  view: View,
+  size: { width: number; height: number } = usualCamera,
+) {
+  for (const key of marksOfView(view)) await clickPicture(page, truth[key]!.x, truth[key]!.y, size);
+  await expect(page.getByText(/All points placed/)).toBeVisible();
 }

@@ -381,7 +381,7 @@ test("without photographs everything is measured by hand, with the method’s ow
   };
   await page.getByRole("textbox", { name: "Shoulder level" }).fill("400");
   await page.keyboard.press("Enter");
-  await expect(page.getByText("From -60 to 120 °, got 400.")).toBeVisible();
+  await expect(page.getByText("From -60 to 120°, got 400.")).toBeVisible();
   await measure("before", "-6,5");
   await accessible(page);
   await measure("after", "-1");

@@ -1,0 +1,145 @@
+import { randomUUID } from "node:crypto";
+import { expect, test } from "@playwright/test";
+import { compare } from "../core/change/compare";
+import { readPhoto, type MarkedPhoto } from "../core/measure/read-photo";
+import { createClient } from "../data/clients";
+import { connect, inPractice, type Tx } from "../data/database";
+import { madeBytes, madePhotos, madeStudy } from "../data/demo/made";
+import { textFor } from "../core/consent/consent";
+import { recordConsent } from "../data/consents";
+import { addPhoto } from "../data/photos";
+import { takeIn } from "../data/photo-intake";
+import { hashPassword } from "../data/practitioners";
+import type { StudyItem } from "../data/studies";
+import { accessible, markTrue, noConsoleErrors, signIn } from "./helpers";
+
+const kiln = "5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a7e01";
+async function inKiln<T>(work: (tx: Tx) => Promise<T>): Promise<T> {
+  const db = connect(process.env.APP_DATABASE_URL!, 1);
+  return inPractice(db, kiln, work).finally(() => db.destroy());
+}
+
+/** A picture whose craniovertebral angle is `by` degrees more: the ear is moved up. */
+function raised(photo: MarkedPhoto, by: number): MarkedPhoto {
+  const angle = (lift: number) => {
+    const at = photo.marks["tragus.L"]!;
+    const marks = { ...photo.marks, "tragus.L": { x: at.x, y: at.y - lift } };
+    return {
+      marks,
+      value: readPhoto({ ...photo, marks }).find(({ metric }) => metric.key === "craniovertebral")!.value,
+    };
+  };
+  const start = angle(0).value;
+  let lift = 0;
+  while (angle(lift).value - start < by) lift += 0.05;
+  return { ...photo, marks: angle(lift).marks };
+}
+
+test("a study's own figures replace the model's, and the verdicts change with them", async ({ page }) => {
+  test.setTimeout(240_000);
+  const [me, client, email] = [randomUUID(), randomUUID(), `${randomUUID().slice(0, 8)}@kiln.example`];
+  const photo = madePhotos().find(({ visit, moment, view }) => visit === 1 && moment === "before" && view === "left")!;
+  // a little too small for the model's marking error, large enough for a steady hand
+  const angle = readPhoto(photo).find(({ metric }) => metric.key === "craniovertebral")!;
+  const later = raised(photo, 0.93 * compare(angle, angle).smallestReal);
+  await inKiln(async (tx) => {
+    await tx("practitioner").insert({
+      id: me,
+      name: "Steady Hand",
+      email,
+      password_hash: await hashPassword("slow warm hands"),
+    });
+    await createClient(tx, client, {
+      name: "Vera Repeat",
+      born: null,
+      occupation: "",
+      complaint: "stiff neck",
+      complaintRegion: "neck",
+      statureMm: 1790,
+      pressureCeiling: 5,
+    });
+    const visit = randomUUID();
+    await tx("visit").insert({ id: visit, client_id: client, ordinal: 1, on_date: "2026-01-05", status: "planned" });
+    const { version, text } = textFor("photographs");
+    await recordConsent(tx, client, {
+      id: randomUUID(),
+      visitId: visit,
+      subject: "photographs",
+      given: true,
+      textVersion: version,
+      text,
+      signedBy: "Vera Repeat",
+      signature: null,
+      by: "Steady Hand",
+    });
+    const file = await takeIn(madeBytes(photo.file));
+    for (const [moment, { marks }] of [
+      ["before", photo],
+      ["after", later],
+    ] as const)
+      await addPhoto(
+        tx,
+        { id: randomUUID(), visitId: visit, moment, view: "left", setup: photo.setup, marks, markedBy: me },
+        file,
+      );
+  });
+
+  await signIn(page, email);
+  const change = () => page.getByRole("listitem").filter({ hasText: "Craniovertebral angle" });
+  const everywhere = async (verdict: "unclear" | "real") => {
+    await page.goto(`/clients/${client}/change`);
+    await expect(change()).toContainText(verdict);
+    await page.goto(`/clients/${client}/assess/stand?visit=1&moment=after&view=left`);
+    await expect(change()).toContainText(verdict);
+    await page.goto(`/clients/${client}`);
+    await expect(page.getByText("Craniovertebral angle").first()).toBeVisible({ visible: verdict === "real" });
+  };
+  await everywhere("unclear");
+  await page.goto(`/clients/${client}/change`);
+  await expect(page.getByText(/It rests on the model’s marking error, not yet on your own/)).toBeVisible();
+
+  // five side views, twice each, blind, by the mouse
+  await page.goto("/practice/repeatability");
+  await expect(page.getByText("Nothing is known of your own marking yet.")).toBeVisible();
+  await accessible(page);
+  await page.getByLabel("Front (5)").uncheck();
+  await page.getByRole("button", { name: "Begin marking" }).click();
+  await expect(page.getByText("Views: choose at least one.")).toBeVisible();
+  const clean = noConsoleErrors(page);
+  await page.getByLabel("Side (5)").check();
+  await page.getByRole("button", { name: "Begin marking" }).click();
+  await expect(page.getByText(/Marking 1 of 10/)).toBeVisible();
+  const items = await inKiln(
+    async (tx) => (await tx("study").where({ practitioner_id: me }).first("items")).items as StudyItem[],
+  );
+  const places = new Map(madeStudy().map(({ key, marks }) => [key, marks]));
+  for (const [i, { source, view, setup }] of items.entries()) {
+    await expect(page.getByText(`Marking ${i + 1} of 10`)).toBeVisible();
+    await expect(page.getByTestId("photograph")).toHaveCount(1);
+    if (source.kind !== "set") throw new Error("only the shipped set was asked for");
+    await markTrue(page, places.get(source.key)!, view, setup);
+    if (i === 1) {
+      // a reload in the middle loses no mark
+      await page.reload();
+      await expect(page.getByText("All points are placed.")).toBeVisible();
+    }
+    await page.getByRole("button", { name: "Next picture" }).click();
+  }
+  await expect(page.getByText(/Your own figures are used for 12 of 12 metrics/)).toBeVisible();
+  await expect(page.getByRole("row", { name: /Craniovertebral angle, side 5 / })).toContainText("own");
+  await expect(page.getByRole("img", { name: /Differences between first and second marking/ })).toBeVisible();
+  await accessible(page);
+
+  await everywhere("real");
+  await page.goto(`/clients/${client}/change`);
+  await expect(page.getByText(/It rests on the marker’s own repeat figures, pooled with the model’s/)).toBeVisible();
+
+  // taken back, the model speaks again
+  await page.goto("/practice/repeatability");
+  page.once("dialog", (dialog) => void dialog.accept());
+  await page.getByRole("button", { name: "Take it back" }).click();
+  await expect(page.getByText("Nothing is known of your own marking yet.")).toBeVisible();
+  await page.goto(`/clients/${client}/change`);
+  await expect(change()).toContainText("unclear");
+  clean();
+});
