@@ -30,7 +30,7 @@ const by = "Odile Marrow";
 let db: TestDatabase;
 beforeAll(async () => {
   db = await makeDatabase();
-}, 60_000);
+});
 afterAll(() => db.drop());
 const work = <T>(task: (tx: Tx) => Promise<T>) => db.within(db.practices[0], task);
 

@@ -18,7 +18,7 @@ import { listVisits, planVisits } from "./visits";
 let db: TestDatabase;
 beforeAll(async () => {
   db = await makeDatabase();
-}, 60_000);
+});
 afterAll(() => db.drop());
 const work = <T>(task: (tx: Tx) => Promise<T>) => db.within(db.practices[0], task);
 const by = "Una Test";

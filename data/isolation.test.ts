@@ -17,7 +17,7 @@ import { getVisit, listVisits, planVisits } from "./visits";
 let db: TestDatabase;
 beforeAll(async () => {
   db = await makeDatabase();
-}, 60_000);
+});
 afterAll(() => db.drop());
 
 describe("practices are walls", () => {

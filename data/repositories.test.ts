@@ -20,7 +20,7 @@ import { closeVisit, listVisits, planVisits, setVisitStatus } from "./visits";
 let db: TestDatabase;
 beforeAll(async () => {
   db = await makeDatabase();
-}, 60_000);
+});
 afterAll(() => db.drop());
 const work = <T>(task: (tx: Tx) => Promise<T>) => db.within(db.practices[0], task);
 const newClient = (change: Partial<typeof draft> = {}) =>

@@ -83,10 +83,10 @@ describe("plans for any history", () => {
                 });
         },
       ),
-      { numRuns: 36, seed: 11 },
+      { numRuns: 36 },
     );
     expect(planned).toBeGreaterThan(24);
-  }, 120_000);
+  });
 
   it("that were lawful stay so when a caution is taken away", () => {
     fc.assert(
@@ -96,7 +96,7 @@ describe("plans for any history", () => {
         const fewer = history.filter((_, i) => i !== pick % history.length);
         expect(unsafe(input(screen(factsOf({ history: fewer }))), sessions)).toEqual([]);
       }),
-      { numRuns: 15, seed: 3 },
+      { numRuns: 15 },
     );
-  }, 120_000);
+  });
 });

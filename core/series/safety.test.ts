@@ -148,7 +148,7 @@ describe("positions, time and wishes in a plan", () => {
       [["cancer", { region: "arm", side: "R" }]],
     ] as Parameters<typeof entryOf>[][])
       planFor({ cautions: cautionsFrom(...entries), pressureCeiling: 5 });
-  }, 60_000);
+  });
 
   it("asks no more for the complaint than cautions leave, and the usual where they leave enough", () => {
     expect(complaintNeed(0, { ...exampleInput, days })).toBe(rulebook.complaint);
@@ -178,7 +178,7 @@ it("solves a small series within cautions, and refuses one that everything speak
   });
   const out = solve(highs, { ...smallInput, cautions: refer, days: days.slice(0, 3) }, () => performance.now(), limits);
   expect(out.kind).toBe("impossible");
-}, 60_000);
+});
 
 it("plans sensitive work only where an area is named to ask for", () => {
   for (const { of } of steps(planFor({}).sessions)) expect(Boolean(of.consent)).toBe(areaOf(of) !== undefined);

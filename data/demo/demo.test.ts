@@ -13,7 +13,7 @@ import { practice, ruben } from "./people";
 let db: TestDatabase;
 beforeAll(async () => {
   db = await makeDatabase();
-}, 60_000);
+});
 afterAll(() => db.drop());
 
 describe("the demo practice", () => {

@@ -24,7 +24,7 @@ let db: TestDatabase;
 beforeAll(async () => {
   db = await makeDatabase();
   await loadDemo(db.app, today);
-}, 90_000);
+});
 afterAll(() => db.drop());
 
 const cautionsOf = (person: Person) =>

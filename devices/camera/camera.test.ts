@@ -42,7 +42,7 @@ describe("metrics against the ground truth of random people and cameras, all fou
   let outcomes: Outcome[] = [];
   beforeAll(() => {
     outcomes = tryOut(120, 20261124);
-  }, 120_000);
+  });
 
   it("measures every metric of the catalogue for every side", () => {
     const all = views.flatMap((view) =>
