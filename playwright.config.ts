@@ -3,8 +3,10 @@ import { defineConfig } from "@playwright/test";
 export default defineConfig({
   testDir: "e2e",
   outputDir: ".data/test-results",
-  timeout: 120_000,
-  expect: { timeout: 15_000 },
+  // a gate says nothing about speed (that is npm run bench): a busy machine must not fail it
+  timeout: 300_000,
+  expect: { timeout: 40_000 },
+  retries: 1,
   workers: 2,
   fullyParallel: false,
   reporter: [["line"], ["json"]],

@@ -76,7 +76,6 @@ test("the command box reaches every part of a client, and ? lists the keys", asy
 });
 
 test("what they wish filters the plan, and the run sheet knows the pause word", async ({ page }) => {
-  test.setTimeout(120_000);
   await signIn(page);
   const home = await newClient(page, "Clothed Always");
   await readyToWork(page, home);
@@ -107,7 +106,6 @@ test("what they wish filters the plan, and the run sheet knows the pause word", 
 });
 
 test("the practitioner's own school holds in every plan of theirs and in nobody else's", async ({ page }) => {
-  test.setTimeout(120_000);
   await signIn(page, "tamsin@kiln.example");
   const home = await newClient(page, "Two Schools");
   await readyToWork(page, home);
@@ -297,7 +295,6 @@ test("a tablet handed over before a later visit asks first what changed", async 
 });
 
 test("a yes given for this visit is not undone by “nothing changed” on the run sheet", async ({ page }) => {
-  test.setTimeout(90_000);
   await signIn(page);
   const home = await newClient(page, "Told Before");
   await readyToWork(page, home);

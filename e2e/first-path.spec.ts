@@ -15,7 +15,6 @@ async function markAll(page: Page, clientId: string, view: View, worked: number,
 }
 
 test("a client made from nothing: measured, touched, planned, worked, measured again", async ({ page }) => {
-  test.setTimeout(240_000);
   const clean = noConsoleErrors(page);
   await signIn(page);
   const home = await newClient(page, "Selma Fathom");
@@ -71,8 +70,8 @@ test("a client made from nothing: measured, touched, planned, worked, measured a
   // Path
   await page.getByRole("link", { name: "Path", exact: true }).click();
   await page.getByRole("button", { name: "Solve the series" }).click();
-  await expect(page.getByText(/Already usable/)).toBeVisible({ timeout: 15_000 });
-  await expect(page.getByText(/of the best this time allows/)).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByText(/Already usable/)).toBeVisible();
+  await expect(page.getByText(/of the best this time allows/)).toBeVisible({ timeout: 90_000 });
   await expect(page.getByRole("navigation", { name: "Visits of the series" }).getByRole("link")).toHaveCount(10);
   await page.getByRole("button", { name: "Rise slowly" }).click();
   await expect(page.getByText("Every session ends with rising slowly.")).toBeVisible();

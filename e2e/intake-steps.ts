@@ -35,7 +35,7 @@ export async function tell(page: Page, what: string, when = "") {
 export async function solve(page: Page, home: string) {
   await page.goto(`${home}/path`);
   await page.getByRole("button", { name: "Solve the series" }).click();
-  await expect(page.getByRole("button", { name: "Take this one" })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole("button", { name: "Take this one" })).toBeVisible();
   await page.getByRole("button", { name: "Take this one" }).click();
   await expect(page.getByRole("navigation", { name: "Visits of the series" }).getByRole("link")).toHaveCount(10);
 }

@@ -36,7 +36,6 @@ function raised(photo: MarkedPhoto, by: number): MarkedPhoto {
 }
 
 test("a study's own figures replace the model's, and the verdicts change with them", async ({ page }) => {
-  test.setTimeout(240_000);
   const [me, client, email] = [randomUUID(), randomUUID(), `${randomUUID().slice(0, 8)}@kiln.example`];
   const photo = madePhotos().find(({ visit, moment, view }) => visit === 1 && moment === "before" && view === "left")!;
   // a little too small for the model's marking error, large enough for a steady hand

@@ -138,7 +138,7 @@ test("keeps marks through a lost network and a reload", async ({ page, context }
   expect(changed).not.toBe(original);
   await expect(page.getByText(/No connection. The marks are kept in this tab/)).toBeVisible();
   await context.setOffline(false);
-  await expect(page.getByText(/^Saved/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/^Saved/)).toBeVisible();
   await page.reload();
   await expect.poll(() => level.innerText()).toBe(changed);
 });
@@ -146,7 +146,6 @@ test("keeps marks through a lost network and a reload", async ({ page, context }
 test("a newcomer marks four views of a client; every metric appears with its error, and a bad set-up is said", async ({
   page,
 }) => {
-  test.setTimeout(240_000);
   const clean = noConsoleErrors(page);
   await signIn(page, "tamsin@kiln.example");
   const home = await newClient(page, "Nora Fourways");
@@ -220,7 +219,6 @@ test("a newcomer marks four views of a client; every metric appears with its err
 test("guesses from an earlier visit and from the picture wait to be confirmed; the model may fail", async ({
   page,
 }) => {
-  test.setTimeout(180_000);
   await signIn(page);
   await page.goto(`/clients/${ruben}/assess/stand?visit=6&moment=before&view=back`);
   await takePicture(page);

@@ -114,7 +114,8 @@ main(async () => {
           }).catch((error) => console.log(error.output));
           const { stats } = JSON.parse(readFileSync(report, "utf8"));
           count(stats.expected + stats.flaky, stats.unexpected);
-          return `${stats.expected} passed, ${stats.unexpected} failed`;
+          const again = stats.flaky ? `, ${stats.flaky} of them at the second try` : "";
+          return `${stats.expected + stats.flaky} passed${again}, ${stats.unexpected} failed`;
         });
       } finally {
         server.kill("SIGTERM");

@@ -1,5 +1,5 @@
 import { seeded } from "../../core/random";
-import { join, type Field } from "./field";
+import { join, type Field, type Solid } from "./field";
 import {
   frameOf,
   plumbAt,
@@ -16,14 +16,15 @@ import { smoothstep, unit, type Vec3 } from "./vector";
 type Colour = [number, number, number];
 const { abs, ceil, floor, hypot, max, min, round, sqrt } = Math;
 
-const tile = 16;
+/** Sides of tiles and of the blocks in them (px): marched as one cone first, so that their rays start near what they meet. */
+const [tile, block] = [16, 4];
 const wallAt = -750;
 /** How far from its ray a pixel's shading looks (mm): solids further off a tile are left out of its field. */
 const shadeReach = 130;
 
 /**
  * Renders the figure in its room: 8-bit RGBA, `width × height`. Rays are marched through the figure's distance
- * field (tiles first, so that empty ones cost one march), the room is analytic; outlines get four more rays each.
+ * field (tiles and blocks first, so that empty ones cost one march), the room is analytic; outlines get four more rays each.
  * Pure and seeded: the same settings give the same bytes.
  *
  * `progress` is told the finished share, 0 to 1.
@@ -50,13 +51,18 @@ export function takePicture(
 
   /** Marches from `from` mm; returns the distance of the hit, or -1. A cone of half-angle `spread` may pass. */
   const march = (d: Vec3, from: number, spread: number): number => {
-    let t = from;
+    let [t, before, step] = [from, 0, 0];
     for (let i = 0; i < 160; i++) {
       const n = distance + d[2] * t;
       if (n < -420) return -1;
       const gap = at(d[0] * t, lensHeight + d[1] * t, n);
-      if (gap < spread * t + 0.25) return t;
-      t += (gap - spread * t * 0.5) * 0.78;
+      if (spread > 0 ? gap < spread * t + 0.25 : abs(gap) < 0.25 || (gap < 0 && i === 0)) return t;
+      // careful steps until the surface is near, then where the last two say that it lies
+      const closing = before - gap;
+      const near = spread === 0 && i > 0 && gap < 4 && closing * step > 0;
+      step = near ? max(-4, min(3 * gap, (gap * step) / closing)) : (gap - spread * t * 0.5) * 0.78;
+      before = gap;
+      t += step;
     }
     return t;
   };
@@ -185,27 +191,49 @@ export function takePicture(
     return { colour: base.map((c, i) => c * (1 - prop.cover) + prop.colour[i]! * prop.cover) as Colour, hit };
   };
 
+  /** Whether a cone of half-angle `spread` comes within `margin` mm of a solid. */
+  const passes = ({ distance: gap, centre: [x, y, z], reach }: Solid, d: Vec3, spread: number, margin: number) => {
+    const [ca, cu, cn] = [x * rx + z * rz, y - lensHeight, x * nx + z * nz - distance];
+    const along = ca * d[0] + cu * d[1] + cn * d[2];
+    const off = sqrt(max(0, ca * ca + cu * cu + cn * cn - along * along));
+    if (off > reach + spread * along + margin) return false;
+    const end = along + reach + margin;
+    let t = along - reach - margin;
+    for (let i = 0; i < 40 && t < end; i++) {
+      const [a, u, n] = [d[0] * t, lensHeight + d[1] * t, distance + d[2] * t];
+      const free = gap(a * rx + n * nx, u, a * rz + n * nz) - margin - spread * t;
+      if (free < 1) return true;
+      t += free * 0.7;
+    }
+    return t < end;
+  };
+
+  // every tile has a field of the solids its rays can meet or be shaded by; every block in it a place to march from
   const across = ceil(width / tile);
-  const starts = new Float64Array(across * ceil(height / tile));
+  const perTile = tile / block;
+  const blocks = across * perTile;
+  const starts = new Float64Array(blocks * ceil(height / tile) * perTile).fill(-1);
   const fields: Field[] = [];
-  const spread = (tile * 0.75) / frame.focal;
   const nearest = distance - 520;
-  for (let i = 0; i < starts.length; i++) {
-    const d = direction((i % across) * tile + tile / 2, floor(i / across) * tile + tile / 2);
-    const close = figure.solids.filter(({ centre: [x, y, z], reach }) => {
-      const [a, u, n] = [x * rx + z * rz, y - lensHeight, x * nx + z * nz - distance];
-      const along = a * d[0] + u * d[1] + n * d[2];
-      const off = sqrt(max(0, a * a + u * u + n * n - along * along));
-      return off < reach + spread * along + shadeReach;
-    });
+  const wide = (size: number) => (size * 0.75) / frame.focal;
+  const centre = (i: number, perRow: number, size: number) =>
+    direction((i % perRow) * size + size / 2, floor(i / perRow) * size + size / 2);
+  for (let i = 0; i < across * ceil(height / tile); i++) {
+    const d = centre(i, across, tile);
+    const close = figure.solids.filter((solid) => passes(solid, d, wide(tile), max(shadeReach, abs(solid.blend))));
     field = fields[i] = join(close);
-    const met = close.length > 0 ? march(d, nearest, spread) : -1;
-    starts[i] = met < 0 ? -1 : max(nearest, met - 40);
+    const met = close.length > 0 ? march(d, nearest, wide(tile)) : -1;
+    if (met < 0) continue;
+    const first = floor(i / across) * perTile * blocks + (i % across) * perTile;
+    for (let j = 0; j < perTile ** 2; j++) {
+      const of = first + floor(j / perTile) * blocks + (j % perTile);
+      const near = march(centre(of, blocks, block), max(nearest, met - 40), wide(block));
+      starts[of] = near < 0 ? -1 : near - 10;
+    }
   }
   const enter = (x: number, y: number): number => {
-    const i = floor(y / tile) * across + floor(x / tile);
-    field = fields[i]!;
-    return starts[i]!;
+    field = fields[floor(y / tile) * across + floor(x / tile)]!;
+    return starts[floor(y / block) * blocks + floor(x / block)]!;
   };
 
   const colours = new Float32Array(width * height * 3);

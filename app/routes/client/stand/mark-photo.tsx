@@ -123,7 +123,7 @@ export function MarkPhoto({
     >
       <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", position: { md: "sticky" }, top: 8 }}>
         <Picture
-          src={image && image !== "lost" ? image.src : undefined}
+          image={image === "lost" ? undefined : image}
           view={view}
           setup={setup}
           marking={marking}

@@ -37,7 +37,7 @@ const layer = { position: "absolute", inset: 0, width: "100%", height: "100%", w
  * magnifier shows the place under the pointer in the corner furthest from it, so that finger and glass never cover it.
  */
 export function Picture({
-  src,
+  image,
   view,
   setup,
   marking,
@@ -49,7 +49,8 @@ export function Picture({
   under,
   over,
 }: {
-  src: string | undefined;
+  /** Nothing while it is on its way, or when it could not be had. */
+  image: HTMLImageElement | undefined;
   view: View;
   setup: PhotoSetup;
   marking: Marking;
@@ -257,10 +258,10 @@ export function Picture({
         }}
       >
         {/* layers of their own: a mark that is dragged does not draw twelve million pixels anew */}
-        {src && (
+        {image && (
           <Box
             component="img"
-            src={src}
+            src={image.src}
             alt=""
             draggable={false}
             data-testid="photograph"
@@ -296,9 +297,9 @@ export function Picture({
           <MarksLayer view={view} marks={marking.marks} guesses={guesses} active={marking.active} r={r} />
           {over}
         </svg>
-        {focus && src && (
+        {focus && image && (
           <Magnifier
-            src={src}
+            image={image}
             at={focus}
             size={setup}
             onRight={(focus.x - shown.x) / shown.w < 0.5}

@@ -96,7 +96,7 @@ function OneMarking({ id, item, of, view, setup }: Route.ComponentProps["loaderD
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", md: "auto minmax(0, 1fr)" }, gap: 3 }}>
       <Picture
-        src={image && image !== "lost" ? image.src : undefined}
+        image={image === "lost" ? undefined : image}
         view={view}
         setup={setup}
         marking={marking}
