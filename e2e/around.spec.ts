@@ -1,6 +1,7 @@
 import { expect, test } from "@playwright/test";
-import { accessible, newClient, noConsoleErrors, ruben, signIn } from "./helpers";
-import { readyToWork, solve, tell } from "./intake-steps";
+import { accessible, noConsoleErrors, ruben } from "./helpers";
+import { solve, tell } from "./intake-steps";
+import { newClient, readyToWork, signIn } from "./before";
 
 const petra = "/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e03";
 const maribel = "/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e05";
@@ -8,6 +9,7 @@ const maribel = "/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e05";
 test("Today says what has to be known before hands touch anyone, on a phone too", async ({ page }) => {
   const clean = noConsoleErrors(page);
   await signIn(page);
+  await page.goto("/");
   const row = page.getByRole("listitem").filter({ hasText: "Ines Okafor-Lind" });
   await expect(row).toContainText("Allergy to nuts");
   await expect(row).toContainText("Pressure up to 5");

@@ -1,26 +1,6 @@
 import { randomUUID } from "node:crypto";
-import { expect, test, type APIResponse, type Page } from "@playwright/test";
-import { connect, inPractice, type Tx } from "../data/database";
-import { newClient, signIn } from "./helpers";
-
-const kiln = "5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a7e01";
-const headers = { "Sec-Fetch-Site": "same-origin", "Content-Type": "application/json" };
-
-/** What a page's action answers to a body, as the page itself would get it. */
-async function send(page: Page, address: string, data: unknown): Promise<{ status: number; text: string }> {
-  const [path, query = ""] = address.split("?");
-  const answer: APIResponse = await page.request.post(`${path}.data${query && `?${query}`}`, { data, headers });
-  return { status: answer.status(), text: await answer.text() };
-}
-
-async function inKiln<T>(work: (tx: Tx) => Promise<T>): Promise<T> {
-  const db = connect(process.env.APP_DATABASE_URL!, 1);
-  try {
-    return await inPractice(db, kiln, work);
-  } finally {
-    await db.destroy();
-  }
-}
+import { expect, test } from "@playwright/test";
+import { firstVisit, inKiln, newClient, send, signIn } from "./before";
 
 /** Rows that hang on a client, in every table that could have been written to. */
 const rowsOf = (clientId: string) =>
@@ -46,9 +26,7 @@ test("every form answers a bad value with the field, the rule and the value, and
   await signIn(page);
   const home = await newClient(page, "Bad Input");
   const clientId = home.split("/").at(-1)!;
-  const visitId = await inKiln(
-    async (tx) => (await tx("visit").where({ client_id: clientId }).first("id")).id as string,
-  );
+  const visitId = await firstVisit(clientId);
   const before = await rowsOf(clientId);
   const id = () => randomUUID();
   const entry = {
@@ -199,9 +177,7 @@ test("what is sent twice is stored once, and what came from an older page is ref
   await signIn(page);
   const home = await newClient(page, "Sent Twice");
   const clientId = home.split("/").at(-1)!;
-  const visitId = await inKiln(
-    async (tx) => (await tx("visit").where({ client_id: clientId }).first("id")).id as string,
-  );
+  const visitId = await firstVisit(clientId);
   const [entryId, versionId] = [randomUUID(), randomUUID()];
   const tell = {
     intent: "tell",

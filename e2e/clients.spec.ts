@@ -1,5 +1,6 @@
 import { expect, test } from "@playwright/test";
-import { accessible, newClient, noConsoleErrors, signIn } from "./helpers";
+import { accessible, noConsoleErrors } from "./helpers";
+import { newClient, signIn } from "./before";
 
 test("finding, correcting, archiving and bringing back a client", async ({ page }) => {
   const clean = noConsoleErrors(page);

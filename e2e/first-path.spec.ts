@@ -3,8 +3,41 @@ import { trueMarks, figureOf, usualCamera } from "../devices/camera/camera";
 import { stanceOf } from "../devices/camera/person";
 import type { View } from "../core/measure/view";
 import type { Page } from "@playwright/test";
-import { readyToWork } from "./intake-steps";
-import { accessible, markTrue, newClient, noConsoleErrors, signIn, takePicture } from "./helpers";
+import { agree } from "./intake-steps";
+import { accessible, markTrue, noConsoleErrors, takePicture } from "./helpers";
+
+async function signIn(page: Page, email = "odile@kiln.example", password = "slow warm hands") {
+  await page.goto("/sign-in");
+  await page.getByLabel("E-mail").fill(email);
+  await page.getByLabel("Password").fill(password);
+  await page.getByRole("button", { name: "Sign in" }).click();
+  await expect(page.getByRole("navigation", { name: "Places" })).toBeVisible();
+}
+
+/** Makes a client by the form and returns its address. */
+async function newClient(page: Page, name: string): Promise<string> {
+  await page.goto("/clients/new");
+  await page.getByLabel("Name").fill(name);
+  await page.getByLabel("Occupation").fill("net mender");
+  await page.getByLabel("Stature (cm)").fill("172");
+  await page.getByLabel("What they come for, in their words").fill("The left side feels shorter.");
+  await page.getByLabel("Where it is").click();
+  await page.getByRole("option", { name: "Low back" }).click();
+  await page.getByRole("button", { name: "Save client" }).click();
+  await expect(page.getByRole("heading", { level: 1, name })).toBeVisible();
+  return new URL(page.url()).pathname;
+}
+
+/** Everything that has to be settled before a session may start: questions, consent to the work and to pictures. */
+async function readyToWork(page: Page, home: string) {
+  await page.goto(`${home}/intake/screening`);
+  await page.getByRole("button", { name: "No to all that are open" }).click();
+  await expect(page.getByRole("button", { name: "No to all that are open" })).toBeDisabled();
+  await expect(page.getByText("Not screened yet")).toHaveCount(0);
+  await page.goto(`${home}/intake/consent`);
+  for (const subject of ["Hands-on work", "Photographs"]) await agree(page, subject);
+  await page.goto(home);
+}
 
 /** Marks every point of the picture shown where it truly is, by mouse, as a practised hand would. */
 async function markAll(page: Page, clientId: string, view: View, worked: number, moment: "before" | "after") {

@@ -7,14 +7,6 @@ import type { View } from "../core/measure/view";
 
 export const ruben = "5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e01";
 
-export async function signIn(page: Page, email = "odile@kiln.example", password = "slow warm hands") {
-  await page.goto("/sign-in");
-  await page.getByLabel("E-mail").fill(email);
-  await page.getByLabel("Password").fill(password);
-  await page.getByRole("button", { name: "Sign in" }).click();
-  await expect(page.getByRole("navigation", { name: "Places" })).toBeVisible();
-}
-
 /** No serious or critical accessibility fault (WCAG 2 A and AA rules of axe). */
 export async function accessible(page: Page) {
   // a colour in the middle of a transition is nobody's reading: what lasts is what counts
@@ -40,20 +32,6 @@ export function noConsoleErrors(page: Page): () => void {
   page.on("console", (message) => message.type() === "error" && errors.push(`${page.url()} ${message.text()}`));
   page.on("pageerror", (error) => errors.push(`${page.url()} ${error.message}`));
   return () => expect(errors).toEqual([]);
-}
-
-/** Makes a client by the form and returns its address. */
-export async function newClient(page: Page, name: string): Promise<string> {
-  await page.goto("/clients/new");
-  await page.getByLabel("Name").fill(name);
-  await page.getByLabel("Occupation").fill("net mender");
-  await page.getByLabel("Stature (cm)").fill("172");
-  await page.getByLabel("What they come for, in their words").fill("The left side feels shorter.");
-  await page.getByLabel("Where it is").click();
-  await page.getByRole("option", { name: "Low back" }).click();
-  await page.getByRole("button", { name: "Save client" }).click();
-  await expect(page.getByRole("heading", { level: 1, name })).toBeVisible();
-  return new URL(page.url()).pathname;
 }
 
 /** Takes a picture with the camera stand-in and waits until it can be marked. Returns where things truly are. */

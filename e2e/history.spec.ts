@@ -1,6 +1,7 @@
 import { expect, test } from "@playwright/test";
-import { accessible, newClient, signIn } from "./helpers";
+import { accessible } from "./helpers";
 import { tell } from "./intake-steps";
+import { newClient, signIn } from "./before";
 
 test("an operation asks whether its scar is closed; not knowing keeps it out, a yes lets it in", async ({ page }) => {
   await signIn(page);

@@ -1,16 +1,5 @@
 import { expect, type Page } from "@playwright/test";
 
-/** Everything that has to be settled before a session may start: questions, consent to the work and to pictures. */
-export async function readyToWork(page: Page, home: string) {
-  await page.goto(`${home}/intake/screening`);
-  await page.getByRole("button", { name: "No to all that are open" }).click();
-  await expect(page.getByRole("button", { name: "No to all that are open" })).toBeDisabled();
-  await expect(page.getByText("Not screened yet")).toHaveCount(0);
-  await page.goto(`${home}/intake/consent`);
-  for (const subject of ["Hands-on work", "Photographs"]) await agree(page, subject);
-  await page.goto(home);
-}
-
 /** Consent by word of mouth on the consent page. */
 export async function agree(page: Page, subject: string) {
   await page

@@ -1,6 +1,7 @@
 import { expect, test, type Page } from "@playwright/test";
-import { accessible, newClient, noConsoleErrors, signIn } from "./helpers";
-import { agree, readyToWork, solve, tell } from "./intake-steps";
+import { accessible, noConsoleErrors } from "./helpers";
+import { agree, solve, tell } from "./intake-steps";
+import { newClient, readyToWork, signIn } from "./before";
 
 test("the whole intake of a complicated client, by keyboard alone, within four minutes", async ({ page }) => {
   const clean = noConsoleErrors(page);

@@ -3,7 +3,6 @@ import { expect, test } from "@playwright/test";
 import { compare } from "../core/change/compare";
 import { readPhoto, type MarkedPhoto } from "../core/measure/read-photo";
 import { createClient } from "../data/clients";
-import { connect, inPractice, type Tx } from "../data/database";
 import { madeBytes, madePhotos, madeStudy } from "../data/demo/made";
 import { textFor } from "../core/consent/consent";
 import { recordConsent } from "../data/consents";
@@ -11,13 +10,8 @@ import { addPhoto } from "../data/photos";
 import { takeIn } from "../data/photo-intake";
 import { hashPassword } from "../data/practitioners";
 import type { StudyItem } from "../data/studies";
-import { accessible, markTrue, noConsoleErrors, signIn } from "./helpers";
-
-const kiln = "5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a7e01";
-async function inKiln<T>(work: (tx: Tx) => Promise<T>): Promise<T> {
-  const db = connect(process.env.APP_DATABASE_URL!, 1);
-  return inPractice(db, kiln, work).finally(() => db.destroy());
-}
+import { accessible, markTrue, noConsoleErrors } from "./helpers";
+import { inKiln, signIn } from "./before";
 
 /** A picture whose craniovertebral angle is `by` degrees more: the ear is moved up. */
 function raised(photo: MarkedPhoto, by: number): MarkedPhoto {

@@ -4,20 +4,13 @@ import { expect, test } from "@playwright/test";
 import pg from "pg";
 import sharp from "sharp";
 import type { View } from "../core/measure/view";
-import { connect, inPractice, type Tx } from "../data/database";
 import { figureOf, trueMarks, usualCamera } from "../devices/camera/camera";
 import { stanceOf } from "../devices/camera/person";
-import { readyToWork } from "./intake-steps";
-import { accessible, markTrue, newClient, noConsoleErrors, ruben, signIn, takePicture } from "./helpers";
+import { accessible, markTrue, noConsoleErrors, ruben, takePicture } from "./helpers";
+import { firstVisit, inKiln, newClient, readyToWork, signIn } from "./before";
 
 // each test has pictures of its own: both workers can share this long file
 test.describe.configure({ mode: "parallel" });
-
-const kiln = "5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a7e01";
-async function inKiln<T>(work: (tx: Tx) => Promise<T>): Promise<T> {
-  const db = connect(process.env.APP_DATABASE_URL!, 1);
-  return inPractice(db, kiln, work).finally(() => db.destroy());
-}
 
 test("marks by keyboard and touch, with undo, redo and a magnifier that stays clear of the point", async ({
   browser,
@@ -366,7 +359,7 @@ test("a cut-off upload and a full disk store nothing, and say so", async ({ page
   const home = await newClient(page, "Olle Overflow");
   const clientId = home.split("/").at(-1)!;
   await readyToWork(page, home);
-  const visit = await inKiln(async (tx) => (await tx("visit").where({ client_id: clientId }).first("id")).id as string);
+  const visit = await firstVisit(clientId);
   const [cut, full] = [randomUUID(), randomUUID()];
   const address = (id: string) =>
     `${home}/photos/upload?id=${id}&visit=${visit}&moment=before&view=front&stickLength=1800&cameraDistance=3000&cameraHeight=950`;

@@ -2,7 +2,8 @@ import { randomUUID } from "node:crypto";
 import { expect, test } from "@playwright/test";
 import { connect, inPractice } from "../data/database";
 import { hashPassword } from "../data/practitioners";
-import { ruben, signIn } from "./helpers";
+import { ruben } from "./helpers";
+import { inKiln, signIn } from "./before";
 
 test("a second practice's practitioner gets “not found” for every address of the first one's", async ({ page }) => {
   const db = connect(process.env.APP_DATABASE_URL!, 2);
@@ -17,7 +18,7 @@ test("a second practice's practitioner gets “not found” for every address of
       password_hash: await hashPassword("other words"),
     });
   });
-  const first = await inPractice(db, "5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a7e01", async (tx) => ({
+  const first = await inKiln(async (tx) => ({
     visit: (await tx("visit").where({ client_id: ruben, ordinal: 5 }).first("id")).id as string,
     photo: (await tx("photo").first("id")).id as string,
   }));

@@ -1,0 +1,65 @@
+import { randomUUID } from "node:crypto";
+import { expect, type APIResponse, type Page } from "@playwright/test";
+import { questions } from "../core/screening/questions";
+import { connect, inPractice, type Tx } from "../data/database";
+
+/**
+ * What has to be there before a journey begins, sent as the pages would send it but without opening them: the first
+ * path and the intake walk those pages themselves, and every page opened takes most of a second.
+ */
+
+const kiln = "5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a7e01";
+
+export async function inKiln<T>(work: (tx: Tx) => Promise<T>): Promise<T> {
+  const db = connect(process.env.APP_DATABASE_URL!, 1);
+  try {
+    return await inPractice(db, kiln, work);
+  } finally {
+    await db.destroy();
+  }
+}
+
+export const firstVisit = (clientId: string): Promise<string> =>
+  inKiln(async (tx) => (await tx("visit").where({ client_id: clientId }).first("id")).id as string);
+
+/** What a page's action answers to a body, as the page itself would get it. */
+export async function send(page: Page, address: string, data: unknown): Promise<{ status: number; text: string }> {
+  const [path, query = ""] = address.split("?");
+  const headers = { "Sec-Fetch-Site": "same-origin", "Content-Type": "application/json" };
+  const answer: APIResponse = await page.request.post(`${path}.data${query && `?${query}`}`, { data, headers });
+  return { status: answer.status(), text: await answer.text() };
+}
+
+/** Each journey has a session of its own. */
+export async function signIn(page: Page, email = "odile@kiln.example", password = "slow warm hands") {
+  const headers = { "Sec-Fetch-Site": "same-origin" };
+  const answer = await page.request.post("/sign-in", { form: { email, password }, headers, maxRedirects: 0 });
+  expect(answer.status()).toBe(302);
+}
+
+/** Makes a client and returns its address. */
+export async function newClient(page: Page, name: string): Promise<string> {
+  const id = randomUUID();
+  const { status } = await send(page, "/clients/new", {
+    id,
+    name,
+    occupation: "net mender",
+    statureCm: 172,
+    complaint: "The left side feels shorter.",
+    complaintRegion: "low-back",
+    pressureCeiling: 5,
+  });
+  expect(status).toBe(202);
+  return `/clients/${id}`;
+}
+
+/** Everything that has to be settled before a session may start: questions, consent to the work and to pictures. */
+export async function readyToWork(page: Page, home: string) {
+  const visitId = await firstVisit(home.split("/").at(-1)!);
+  const answers = questions.map(({ key }) => ({ id: randomUUID(), question: key, answer: "no" }));
+  expect((await send(page, `${home}/intake/screening`, { visitId, answers })).status).toBe(200);
+  for (const subject of ["general", "photographs"]) {
+    const consent = { id: randomUUID(), visitId, subject, given: true, signedBy: "the client" };
+    expect((await send(page, `${home}/intake/consent`, consent)).status).toBe(200);
+  }
+}
