@@ -64,3 +64,19 @@ export async function markTrue(
   for (const key of marksOfView(view)) await clickPicture(page, truth[key]!.x, truth[key]!.y, size);
   await expect(page.getByText(/All points placed/)).toBeVisible();
 }
+
+/**
+ * Counts what is pressed with mouse or finger from the next page on. Returns how long a person takes for it by the
+ * keystroke-level model (Card, Moran & Newell 1980; its times from memory): for each press 1.1 s to point and 0.2 s to
+ * press, and 1.35 s to think, which a newcomer needs twice.
+ */
+export async function timeNewcomer(page: Page): Promise<() => Promise<number>> {
+  await page.addInitScript(() =>
+    addEventListener(
+      "pointerdown",
+      () => sessionStorage.setItem("presses", String(1 + Number(sessionStorage.getItem("presses")))),
+      true,
+    ),
+  );
+  return async () => (2 * 1.35 + 1.1 + 0.2) * Number(await page.evaluate(() => sessionStorage.getItem("presses")));
+}

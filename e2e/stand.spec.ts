@@ -6,7 +6,7 @@ import sharp from "sharp";
 import type { View } from "../core/measure/view";
 import { figureOf, trueMarks, usualCamera } from "../devices/camera/camera";
 import { stanceOf } from "../devices/camera/person";
-import { accessible, markTrue, noConsoleErrors, ruben, takePicture } from "./helpers";
+import { accessible, markTrue, noConsoleErrors, ruben, takePicture, timeNewcomer } from "./helpers";
 import { firstVisit, inKiln, newClient, readyToWork, signIn } from "./before";
 
 // each test has pictures of its own: both workers can share this long file
@@ -144,6 +144,7 @@ test("a newcomer marks four views of a client; every metric appears with its err
   const home = await newClient(page, "Nora Fourways");
   const clientId = home.split("/").at(-1)!;
   await readyToWork(page, home);
+  const taken = await timeNewcomer(page);
   await page.goto(`${home}/assess/stand`);
   const figure = figureOf(stanceOf(clientId, 1720, 0, "before"));
   const metrics: Record<View, string[]> = {
@@ -177,6 +178,9 @@ test("a newcomer marks four views of a client; every metric appears with its err
   await expect(page.getByRole("listitem").filter({ hasText: "Knee line" })).toContainText(
     /unclear, under ±|really differ/,
   );
+  // four minutes of marking at least, and twenty seconds for each turn and its picture: under eight minutes
+  expect(await taken()).toBeGreaterThan(4 * 60);
+  expect((await taken()) + 4 * 20).toBeLessThan(8 * 60);
   await accessible(page);
 
   // taken away, put aside, deleted for good: then no row of it is left
