@@ -1,5 +1,5 @@
 import type { Marks, PhotoSetup } from "../core/measure/calibration";
-import type { View } from "../core/measure/view";
+import { views, type View } from "../core/measure/view";
 import type { Moment } from "../core/findings/restriction";
 import type { Tx } from "./database";
 import { NotFound, Stale } from "./errors";
@@ -35,9 +35,13 @@ const select = (tx: Tx) =>
       pictured: tx.raw("exists (select from photo_file f where f.photo_id = p.id)"),
     });
 
-/** Current pictures of a client, in the order of visits; replaced ones are left out. */
+/** Current pictures of a client, in the order of visits and views; replaced ones are left out. */
 export const photosOfClient = (tx: Tx, clientId: string): Promise<Photo[]> =>
-  select(tx).where("v.client_id", clientId).whereNull("p.replaced_at").orderBy(["v.ordinal", "p.moment", "p.view"]);
+  select(tx)
+    .where("v.client_id", clientId)
+    .whereNull("p.replaced_at")
+    .orderBy(["v.ordinal", "p.moment"])
+    .orderByRaw("array_position(?::text[], p.view)", [[...views]]);
 
 /** The latest pictures of all clients that are still there, with whom they show. */
 export const picturesOfPractice = (tx: Tx, most: number): Promise<(Photo & { clientId: string })[]> =>

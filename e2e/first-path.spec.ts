@@ -4,7 +4,7 @@ import { stanceOf } from "../devices/camera/person";
 import type { View } from "../core/measure/view";
 import type { Page } from "@playwright/test";
 import { agree } from "./intake-steps";
-import { accessible, markTrue, noConsoleErrors, takePicture } from "./helpers";
+import { accessible, markTrue, nextView, noConsoleErrors, takePicture } from "./helpers";
 
 async function signIn(page: Page, email = "odile@kiln.example", password = "slow warm hands") {
   await page.goto("/sign-in");
@@ -61,7 +61,7 @@ test("a client made from nothing: measured, touched, planned, worked, measured a
   await markAll(page, clientId, "front", 0, "before");
   await expect(page.getByRole("listitem").filter({ hasText: "Shoulder level" })).toContainText("°");
   await accessible(page);
-  await page.getByRole("button", { name: "Next view: left side" }).click();
+  await nextView(page, "Left side");
   await takePicture(page);
   await markAll(page, clientId, "left", 0, "before");
   await expect(page.getByRole("listitem").filter({ hasText: "Craniovertebral angle" })).toContainText("±");

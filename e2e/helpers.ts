@@ -48,6 +48,12 @@ export async function takePicture(page: Page, dials: Record<string, number> = {}
   await expect(dialog).toHaveCount(0);
 }
 
+/** Goes on to the view that is asked for next, and waits until it is there: until then buttons still mean the one before. */
+export async function nextView(page: Page, name: string) {
+  await page.getByRole("button", { name: /^Next/ }).click();
+  await expect(page.getByRole("group", { name: "View" }).getByRole("button", { name, pressed: true })).toBeVisible();
+}
+
 /** Clicks a place given in the picture's own pixels. */
 export async function clickPicture(page: Page, x: number, y: number, size: { width: number; height: number }) {
   const box = (await page.getByRole("application").boundingBox())!;

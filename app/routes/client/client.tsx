@@ -121,7 +121,7 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
             {[age, client.occupation].filter(Boolean).join(", ")}
             {slim && ` · visit ${visit.ordinal}, ${shortDay(visit.onDate, today)}`}
           </Typography>
-          <Box sx={{ flex: 1, minWidth: 260, display: "flex", flexWrap: "wrap", gap: 1 }}>
+          <Box sx={{ flex: 1, minWidth: 160, display: "flex", flexWrap: "wrap", gap: 1 }}>
             <Tooltip title="The highest pressure the client wants, as they report it from 0 to 10. No step is planned above it.">
               <Chip
                 label={`Pressure up to ${client.pressureCeiling}`}
@@ -138,7 +138,7 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
             <CautionChips clientId={client.id} cautions={cautions} screened={screened} today={today} />
             {client.archivedAt && <Chip label="Archived" sx={{ borderRadius: "6px" }} />}
           </Box>
-          <Button component={Link} to={`${base}/edit`} color="inherit" sx={{ color: "text.secondary" }}>
+          <Button component={Link} to={`${base}/edit`} color="inherit" sx={{ color: "text.secondary", ml: "auto" }}>
             Edit client
           </Button>
         </Box>

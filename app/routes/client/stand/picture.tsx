@@ -72,6 +72,7 @@ export function Picture({
   const { width, height } = setup;
   const [shown, setShown] = useState<Viewport>(() => wholePicture(setup));
   const [hover, setHover] = useState<Px | undefined>();
+  const [byKeys, setByKeys] = useState(false);
   const [dragging, setDragging] = useState<{ gesture: string; offset: Px; key: MarkKey } | undefined>();
   // fingers that are down, as shares of the screen; two of them magnify
   const fingers = useRef(new Map<number, Px>());
@@ -237,7 +238,8 @@ export function Picture({
 
   const viewBox = `${shown.x} ${shown.y} ${shown.w} ${shownHeight}`;
   const r = shown.w / 130;
-  const focus = dragging ? hover : (hover ?? asked);
+  // nothing of the picture is covered while nobody points at it
+  const focus = hover ?? (byKeys ? asked : undefined);
   const order = marksOfView(view);
   const guessed = !marking.marks[marking.active] && guesses[marking.active] !== undefined;
 
@@ -292,6 +294,8 @@ export function Picture({
           onPointerCancel={up}
           onPointerLeave={() => !dragging && setHover(undefined)}
           onKeyDown={onKey}
+          onFocus={() => setByKeys(true)}
+          onBlur={() => setByKeys(false)}
         >
           {line && <PlumbThrough line={line} r={r} />}
           <MarksLayer view={view} marks={marking.marks} guesses={guesses} active={marking.active} r={r} />

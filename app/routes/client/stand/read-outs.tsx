@@ -88,6 +88,7 @@ function Row({
           columnGap: 2,
           width: "100%",
           minHeight: 38,
+          py: { xs: 0.5, lg: 0 },
           "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main" },
         }}
       >
@@ -139,15 +140,13 @@ function Row({
           />
           <circle cx={bar.now.at} cy={12} r={4.6} fill={colour} />
         </svg>
-        <Box sx={{ fontSize: 14, lineHeight: 1.2, display: { xs: "none", lg: "block" } }}>
-          <Box component="span" sx={{ color: "text.secondary" }}>
-            {directionWord(reading, reading.value)}
-          </Box>{" "}
+        <Box sx={{ fontSize: 14, lineHeight: 1.2, textAlign: { xs: "right", lg: "left" } }}>
+          <Box sx={{ color: "text.secondary" }}>{directionWord(reading, reading.value)}</Box>
           {change && (
-            <Box component={change.verdict === "real" ? "strong" : "span"} sx={{ color: colour, whiteSpace: "nowrap" }}>
+            <Box component={change.verdict === "real" ? "strong" : "span"} sx={{ color: colour }}>
               {change.verdict === "real"
                 ? `${formatSigned(reading, change.difference)}${unitSign(reading)} real`
-                : "unclear"}
+                : "change unclear"}
             </Box>
           )}
         </Box>

@@ -74,8 +74,8 @@ export function action({ request, params, context }: Route.ActionArgs) {
   });
 }
 
-/** The order in which the client turns: a quarter each time. */
-const nextViewOf: Record<View, View> = { front: "left", left: "back", back: "right", right: "front" };
+/** The order in which the client turns: a quarter each time, and then all of it together. */
+const nextViewOf: Record<View, View | "whole"> = { front: "left", left: "back", back: "right", right: "whole" };
 const momentName: Record<Moment, string> = { before: "Before", after: "After" };
 
 export default function Stand({ loaderData }: Route.ComponentProps) {
@@ -184,7 +184,7 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
         )}
         {!whole && (photo || readings.length > 0) && (
           <Button variant="contained" onClick={() => set({ view: nextView })}>
-            Next view: {viewName[nextView].toLowerCase()}
+            {nextView === "whole" ? "Next: whole body" : `Next view: ${viewName[nextView].toLowerCase()}`}
           </Button>
         )}
       </Box>

@@ -107,7 +107,7 @@ function SideRow({ each: { left, right, difference, smallestReal, verdict } }: {
       component="li"
       sx={{
         display: "grid",
-        gridTemplateColumns: { xs: "1fr auto", sm: "minmax(0,1fr) 130px 90px 150px" },
+        gridTemplateColumns: { xs: "1fr auto", sm: "minmax(0,1fr) 110px 70px 156px" },
         columnGap: 2,
         borderTop: `1px solid ${tokens.line}`,
         py: 0.75,
