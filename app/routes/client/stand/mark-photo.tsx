@@ -1,31 +1,24 @@
 import Alert from "@mui/material/Alert";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import FormControlLabel from "@mui/material/FormControlLabel";
-import IconButton from "@mui/material/IconButton";
-import Redo from "@mui/icons-material/Redo";
-import Switch from "@mui/material/Switch";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Tooltip from "@mui/material/Tooltip";
 import Typography from "@mui/material/Typography";
-import Undo from "@mui/icons-material/Undo";
-import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "react";
+import { useCallback, useDeferredValue, useEffect, useMemo, useReducer, useRef, useState } from "react";
 import type { MarkKey, Px } from "~core/measure/calibration";
 import { calibrate } from "~core/measure/calibration";
-import { guessesOf, mark, marksOfView, startMarking, type Marking, type MarkingCommand } from "~core/measure/marking";
+import { guessesOf, mark, startMarking, type Marking, type MarkingCommand } from "~core/measure/marking";
 import { feetOf } from "~core/measure/propose";
 import { readPhoto, sceneOf, type MarkedPhoto } from "~core/measure/read-photo";
 import type { Reading } from "~core/measure/reading";
-import { isSideView, viewName } from "~core/measure/view";
+import { viewName } from "~core/measure/view";
 import type { OwnFigures } from "~core/repeatability/own-figures";
 import { useNotify } from "~app/ui/notices";
 import type { Photo } from "~data/photos";
 import { useCompared } from "./compare-pictures";
 import { keepHistory, keptHistory } from "./marking-history";
 import { NoticeList } from "./notice-list";
-import { markName, Picture } from "./picture";
-import { Proposals } from "./proposals";
+import { MarkingTools, PointList, progressOf, UndoRedo } from "./marking-tools";
+import { Picture } from "./picture";
+import type { Proposal } from "./proposals";
 import { ReadOuts } from "./read-outs";
 import { SetUp } from "./set-up";
 import { useSnapping } from "./use-snapping";
@@ -63,6 +56,7 @@ export function MarkPhoto({
   );
   const url = `/clients/${clientId}/photos/${photo.id}`;
   const image = usePicture(photo.pictured ? url : undefined);
+  const shown = image === "lost" ? undefined : image;
   const { state: saved, save } = useSaving(url, photo.id, photo.version);
   const first = useRef(true);
   useEffect(() => {
@@ -87,7 +81,15 @@ export function MarkPhoto({
     if (marking.past.length + marking.future.length > 0) keepHistory(photo.id, marking);
   }, [photo.id, marking]);
 
-  const now = useMemo(() => ({ view, setup, marks: marking.marks }), [view, setup, marking.marks]);
+  // the picture follows the pointer at once; what is read from it is drawn when there is time between two frames
+  const settled = useDeferredValue(marking);
+  const now = useMemo(() => ({ view, setup, marks: settled.marks }), [view, setup, settled.marks]);
+  const progress = progressOf(settled);
+  const held = useRef(now);
+  useEffect(() => {
+    held.current = now;
+  }, [now]);
+  const latest = useCallback(() => held.current, []);
   const readings = useMemo(() => readPhoto(now, own), [now, own]);
   const guesses = useMemo(() => guessesOf(marking, setup.height / 8), [marking, setup.height]);
   const line = useMemo(() => ankleLine(photo, marking), [photo, marking]);
@@ -95,8 +97,15 @@ export function MarkPhoto({
   const [sure, setSure] = useState<Partial<Record<MarkKey, number>>>({});
   const [snapping, setSnapping] = useState(true);
   const placed = useSnapping(image, marking.marks, act, snapping);
-  const order = marksOfView(view);
   const notify = useNotify();
+  const propose = useCallback(
+    (found: Proposal | string) => {
+      if (typeof found === "string") return notify(found);
+      setSure(found.sure ?? {});
+      act({ kind: "propose", proposal: found.marks });
+    },
+    [notify],
+  );
   const remove = useCallback(async () => {
     const send = (intent: string) =>
       fetch(url, {
@@ -123,7 +132,7 @@ export function MarkPhoto({
     >
       <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", position: { md: "sticky" }, top: 8 }}>
         <Picture
-          image={image === "lost" ? undefined : image}
+          image={shown}
           view={view}
           setup={setup}
           marking={marking}
@@ -153,24 +162,7 @@ export function MarkPhoto({
             {viewName[view]}
           </Typography>
           <SavedWord saved={saved} />
-          <Tooltip title="Undo (Ctrl+Z)">
-            <span>
-              <IconButton aria-label="Undo" disabled={marking.past.length === 0} onClick={() => act({ kind: "undo" })}>
-                <Undo />
-              </IconButton>
-            </span>
-          </Tooltip>
-          <Tooltip title="Redo (Ctrl+Y)">
-            <span>
-              <IconButton
-                aria-label="Redo"
-                disabled={marking.future.length === 0}
-                onClick={() => act({ kind: "redo" })}
-              >
-                <Redo />
-              </IconButton>
-            </span>
-          </Tooltip>
+          <UndoRedo back={marking.past.length > 0} on={marking.future.length > 0} act={act} />
         </Box>
         {saved.kind === "stale" && (
           <Alert
@@ -190,47 +182,17 @@ export function MarkPhoto({
             {saved.message}
           </Alert>
         )}
-        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, alignItems: "center", mb: 1 }}>
-          <ToggleButtonGroup
-            exclusive
-            size="small"
-            value={marking.order}
-            onChange={(_, order: Marking["order"] | null) => order && act({ kind: "order", order })}
-            aria-label="Order of marking"
-          >
-            <ToggleButton value="guided">Guided</ToggleButton>
-            <ToggleButton value="free">Free</ToggleButton>
-          </ToggleButtonGroup>
-          <Proposals
-            photo={now}
-            image={image && image !== "lost" ? image : undefined}
-            earlier={earlierPhoto}
-            propose={(found) => {
-              if (typeof found === "string") return notify(found);
-              setSure(found.sure ?? {});
-              act({ kind: "propose", proposal: found.marks });
-            }}
-          />
-          {!isSideView(view) && (
-            <Button size="small" variant="outlined" onClick={() => act({ kind: "swap" })}>
-              Swap left and right
-            </Button>
-          )}
-          <FormControlLabel
-            control={<Switch size="small" checked={snapping} onChange={(_, on) => setSnapping(on)} />}
-            label="Snap plumb and stick"
-            slotProps={{ typography: { sx: { fontSize: 14 } } }}
-          />
-        </Box>
-        {Object.keys(guesses).length > 0 && (
-          <Typography sx={{ fontSize: 13.5, color: "text.secondary", mb: 1 }}>
-            Dashed: guesses. Enter confirms the one asked for, a click or drag sets it; nothing is measured from a
-            guess.{" "}
-            <Button size="small" sx={{ p: 0, minHeight: 24 }} onClick={() => act({ kind: "propose", proposal: {} })}>
-              Drop the guesses
-            </Button>
-          </Typography>
-        )}
+        <MarkingTools
+          view={view}
+          progress={progress}
+          photo={latest}
+          image={shown}
+          earlier={earlierPhoto}
+          propose={propose}
+          snapping={snapping}
+          setSnapping={setSnapping}
+          act={act}
+        />
         <NoticeList photo={now} save={setSetup} />
         {readings.length > 0 ? (
           <ReadOuts readings={readings} earlier={earlier} earlierName={earlierName} />
@@ -241,58 +203,7 @@ export function MarkPhoto({
           </Typography>
         )}
         {compared.controls}
-        <Box sx={{ mt: 2 }}>
-          <Typography variant="h3" component="h2" sx={{ mb: 0.75 }}>
-            Points
-          </Typography>
-          <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.75 }}>
-            {order.map((key) => {
-              const active = key === marking.active;
-              const there = Boolean(marking.marks[key]);
-              return (
-                <Button
-                  key={key}
-                  size="small"
-                  variant="outlined"
-                  aria-pressed={active}
-                  onClick={() => act({ kind: "choose", mark: key })}
-                  sx={(t) => ({
-                    minHeight: 32,
-                    py: 0,
-                    px: 1.25,
-                    fontSize: 13,
-                    fontWeight: active ? 700 : 450,
-                    bgcolor: active ? t.tokens.emberWash : there ? t.tokens.sheet : "transparent",
-                    borderStyle: there ? "solid" : "dashed",
-                    borderColor: active ? t.tokens.ember : t.tokens.line,
-                    color: there || active ? t.tokens.ink : t.tokens.inkSoft,
-                  })}
-                >
-                  {markName(key)}
-                  {there ? " ✓" : guesses[key] ? " ?" : ""}
-                </Button>
-              );
-            })}
-          </Box>
-          <Box sx={{ mt: 1.5, display: "flex", gap: 1.5 }}>
-            {guesses[marking.active] && (
-              <Button size="small" variant="outlined" onClick={() => act({ kind: "confirm" })}>
-                Confirm {markName(marking.active).toLowerCase()}
-              </Button>
-            )}
-            <Button
-              size="small"
-              variant="outlined"
-              disabled={!marking.marks[marking.active]}
-              onClick={() => act({ kind: "remove" })}
-            >
-              Remove this point
-            </Button>
-            <Button size="small" color="inherit" sx={{ color: "text.secondary" }} onClick={() => void remove()}>
-              Take the picture away
-            </Button>
-          </Box>
-        </Box>
+        <PointList view={view} progress={progress} remove={remove} act={act} />
         <SetUp setup={setup} save={setSetup} />
       </Box>
     </Box>

@@ -39,13 +39,15 @@ export function Proposals({
   earlier,
   propose,
 }: {
-  photo: MarkedPhoto;
+  /** The picture as it is marked when it is asked for. */
+  photo: () => MarkedPhoto;
   image: HTMLImageElement | undefined;
   earlier: { photo: MarkedPhoto; name: string } | undefined;
   /** Guesses, or the reason why there are none. */
   propose: (guesses: Proposal | string) => void;
 }) {
   const [anchor, setAnchor] = useState<HTMLElement | undefined>();
+  const [copied, setCopied] = useState<Marks | undefined>();
   const [asking, setAsking] = useState(false);
   const choose = (guesses: Marks | string) => {
     setAnchor(undefined);
@@ -55,17 +57,20 @@ export function Proposals({
     setAnchor(undefined);
     if (!image) return;
     setAsking(true);
-    propose(await askModel(photo, image));
+    propose(await askModel(photo(), image));
     setAsking(false);
   };
-  const copied = earlier && fromEarlier(photo, earlier.photo);
+  const open = (button: HTMLElement) => {
+    setCopied(earlier && fromEarlier(photo(), earlier.photo));
+    setAnchor(button);
+  };
   return (
     <>
       <Button
         size="small"
         variant="outlined"
         disabled={asking}
-        onClick={(event) => setAnchor(event.currentTarget)}
+        onClick={(event) => open(event.currentTarget)}
         aria-haspopup="menu"
       >
         {asking ? "Looking at the picture" : "Suggest points"}
@@ -73,14 +78,14 @@ export function Proposals({
       <Menu open={Boolean(anchor)} anchorEl={anchor ?? null} onClose={() => setAnchor(undefined)}>
         <MenuItem disabled={!copied} onClick={() => choose(copied!)}>
           <ListItemText
-            primary={copied ? `As marked ${earlier.name}` : "As marked at an earlier visit"}
+            primary={copied && earlier ? `As marked ${earlier.name}` : "As marked at an earlier visit"}
             secondary={copied ? "the same places on the body" : "this view was not marked before"}
           />
         </MenuItem>
         <MenuItem
           onClick={() =>
             choose(
-              fromProportions(photo) ?? "Mark plumb and stick first: stature and scale say where the points may be.",
+              fromProportions(photo()) ?? "Mark plumb and stick first: stature and scale say where the points may be.",
             )
           }
         >

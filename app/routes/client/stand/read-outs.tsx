@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useTheme } from "@mui/material/styles";
-import { useState } from "react";
+import { memo, useState } from "react";
 import { compare, sameIn } from "~core/change/compare";
 import { methodName } from "~core/measure/methods";
 import { directionWord, formatBand, formatSigned, formatValue, unitSign } from "~core/measure/format";
@@ -40,7 +40,7 @@ export function ReadOuts({
             reading={reading}
             earlier={sameIn(earlier, reading)}
             chosen={reading === shown}
-            choose={() => setChosen(keyOf(reading))}
+            choose={setChosen}
           />
         ))}
       </Box>
@@ -49,17 +49,15 @@ export function ReadOuts({
   );
 }
 
-function Row({
-  reading,
-  earlier,
-  chosen,
-  choose,
-}: {
+type RowProps = {
   reading: Reading;
   earlier: Reading | undefined;
   chosen: boolean;
-  choose: () => void;
-}) {
+  /** Is told the key of the reading that is to be explained. */
+  choose: (key: string) => void;
+};
+
+const Row = memo(function Row({ reading, earlier, chosen, choose }: RowProps) {
   const { tokens } = useTheme();
   const bar = readOutBar(reading, earlier, 230);
   const change = earlier && compare(earlier, reading);
@@ -76,7 +74,7 @@ function Row({
       <Box
         component="button"
         type="button"
-        onClick={choose}
+        onClick={() => choose(keyOf(reading))}
         aria-pressed={chosen}
         title={`${reading.metric.definition} Usual range: ${reading.metric.source}.`}
         sx={{
@@ -153,6 +151,12 @@ function Row({
       </Box>
     </Box>
   );
+}, sameRow);
+
+/** Dragging one mark changes few of the readings: the others are not drawn again. */
+function sameRow(a: RowProps, b: RowProps): boolean {
+  const same = (a?: Reading, b?: Reading) => a?.value === b?.value && a?.se === b?.se;
+  return same(a.reading, b.reading) && same(a.earlier, b.earlier) && a.chosen === b.chosen;
 }
 
 const causeName = (part: ErrorPart): string => {

@@ -4,7 +4,7 @@ import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
-import { useState } from "react";
+import { memo, useState } from "react";
 import type { PhotoSetup } from "~core/measure/calibration";
 import { setupSchema } from "./setup-form";
 
@@ -17,7 +17,7 @@ const fields = [
 ] as const;
 
 /** What was noted of how a picture was taken; every part of it enters the errors, and can be corrected here. */
-export function SetUp({ setup, save }: { setup: PhotoSetup; save: (setup: PhotoSetup) => void }) {
+export const SetUp = memo(function SetUp({ setup, save }: { setup: PhotoSetup; save: (setup: PhotoSetup) => void }) {
   const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState<Record<string, string>>({});
   const [error, setError] = useState<string | undefined>();
@@ -79,7 +79,7 @@ export function SetUp({ setup, save }: { setup: PhotoSetup; save: (setup: PhotoS
       )}
     </Box>
   );
-}
+});
 
 const behindWords = (mm: number) =>
   mm === 0 ? "beside the ankles" : `${Math.abs(mm)} mm ${mm > 0 ? "behind" : "before"} the ankles`;
