@@ -26,7 +26,7 @@ test("marks by keyboard and touch, with undo, redo and a magnifier that stays cl
   await page.getByRole("button", { name: /^ASIS, left/ }).click();
   await picture.focus();
   for (let i = 0; i < 3; i++) await page.keyboard.press("Shift+ArrowDown");
-  await expect(tilt).not.toHaveText(original);
+  await expect.poll(() => tilt.innerText()).not.toBe(original);
   await page.keyboard.press("Control+z");
   await expect.poll(() => tilt.innerText()).toBe(original);
   await page.keyboard.press("Control+y");
@@ -127,9 +127,9 @@ test("keeps marks through a lost network and a reload", async ({ page, context }
   await page.getByRole("application").focus();
   await page.keyboard.press("Shift+ArrowUp");
   await page.keyboard.press("Shift+ArrowUp");
+  await expect(page.getByText(/No connection. The marks are kept in this tab/)).toBeVisible();
   const changed = await level.innerText();
   expect(changed).not.toBe(original);
-  await expect(page.getByText(/No connection. The marks are kept in this tab/)).toBeVisible();
   await context.setOffline(false);
   await expect(page.getByText(/^Saved/)).toBeVisible();
   await page.reload();
