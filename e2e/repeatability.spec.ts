@@ -1,5 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { expect, test } from "@playwright/test";
+import { format } from "date-fns";
 import { compare } from "../core/change/compare";
 import { readPhoto, type MarkedPhoto } from "../core/measure/read-photo";
 import { createClient } from "../data/clients";
@@ -35,6 +36,7 @@ test("a study's own figures replace the model's, and the verdicts change with th
   // a little too small for the model's marking error, large enough for a steady hand
   const angle = readPhoto(photo).find(({ metric }) => metric.key === "craniovertebral")!;
   const later = raised(photo, 0.93 * compare(angle, angle).smallestReal);
+  const name = `Vera Repeat ${client.slice(0, 4)}`;
   await inKiln(async (tx) => {
     await tx("practitioner").insert({
       id: me,
@@ -43,7 +45,7 @@ test("a study's own figures replace the model's, and the verdicts change with th
       password_hash: await hashPassword("slow warm hands"),
     });
     await createClient(tx, client, {
-      name: "Vera Repeat",
+      name,
       born: null,
       occupation: "",
       complaint: "stiff neck",
@@ -52,7 +54,13 @@ test("a study's own figures replace the model's, and the verdicts change with th
       pressureCeiling: 5,
     });
     const visit = randomUUID();
-    await tx("visit").insert({ id: visit, client_id: client, ordinal: 1, on_date: "2026-01-05", status: "planned" });
+    await tx("visit").insert({
+      id: visit,
+      client_id: client,
+      ordinal: 1,
+      on_date: format(new Date(), "yyyy-MM-dd"),
+      status: "planned",
+    });
     const { version, text } = textFor("photographs");
     await recordConsent(tx, client, {
       id: randomUUID(),
@@ -61,7 +69,7 @@ test("a study's own figures replace the model's, and the verdicts change with th
       given: true,
       textVersion: version,
       text,
-      signedBy: "Vera Repeat",
+      signedBy: name,
       signature: null,
       by: "Steady Hand",
     });
@@ -84,6 +92,10 @@ test("a study's own figures replace the model's, and the verdicts change with th
     await expect(change()).toContainText(verdict);
     await page.goto(`/clients/${client}/assess/stand?visit=1&moment=after&view=left`);
     await expect(change()).toContainText(verdict);
+    await page.goto("/");
+    const brief = page.getByRole("listitem").filter({ hasText: name });
+    await expect(brief).toContainText("Really changed so far");
+    await (verdict === "real" ? expect(brief) : expect(brief).not).toContainText("Craniovertebral angle");
     await page.goto(`/clients/${client}`);
     await expect(page.getByText("Craniovertebral angle").first()).toBeVisible({ visible: verdict === "real" });
   };

@@ -30,9 +30,8 @@ export function loader({ context }: Route.LoaderArgs) {
     const ahead = format(addDays(parseISO(day), 21), "yyyy-MM-dd");
     const visits = (await visitsBetween(tx, day, ahead)).filter((visit) => visit.status !== "closed");
     const first = visits[0]?.onDate;
-    const shown = visits
-      .filter((visit) => visit.onDate === day || (visits[0]!.onDate !== day && visit.onDate === first))
-      .slice(0, 8);
+    // all of the day: whoever is left out here is met unprepared
+    const shown = visits.filter((visit) => visit.onDate === first);
     const briefs = [];
     for (const visit of shown) {
       const client = await getClient(tx, visit.clientId);
