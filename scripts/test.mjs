@@ -112,9 +112,9 @@ main(async () => {
               EMBER_TEST_CLUSTER: JSON.stringify(urls),
             },
           }).catch((error) => console.log(error.output));
-          const { stats } = JSON.parse(readFileSync(report, "utf8"));
+          const { stats, suites } = JSON.parse(readFileSync(report, "utf8"));
           count(stats.expected + stats.flaky, stats.unexpected);
-          const again = stats.flaky ? `, ${stats.flaky} of them at the second try` : "";
+          const again = stats.flaky ? ` (at the second try: ${suites.flatMap(shaky).join("; ")})` : "";
           return `${stats.expected + stats.flaky} passed${again}, ${stats.unexpected} failed`;
         });
       } finally {
@@ -128,6 +128,12 @@ main(async () => {
   console.log(`\n${passed} passed, ${failed} failed`);
   process.exit(failed > 0 ? 1 : 0);
 });
+
+/** Journeys of a report's suite that passed at the second try only. */
+const shaky = ({ suites = [], specs = [] }) => [
+  ...specs.filter(({ tests }) => tests.some(({ status }) => status === "flaky")).map(({ title }) => title),
+  ...suites.flatMap(shaky),
+];
 
 async function waitFor(url) {
   for (let i = 0; i < 240; i++) {
