@@ -25,6 +25,10 @@ export const bend = ([a, b, c]: readonly BodyPoint[]) => {
   return toDegrees(upper - lower);
 };
 
+/** Angle of the foot, ankle → toe, against straight ahead, in degrees: positive when the toe points to the client's left. */
+export const footAngle = ([ankle, toe]: readonly BodyPoint[]) =>
+  toDegrees(Math.atan2(toe!.across - ankle!.across, toe!.near - ankle!.near));
+
 /** Distance of the first point from the line through the other two in mm, positive towards the client's left. */
 export const fromLine = ([point, top, foot]: readonly BodyPoint[]) => {
   const [dx, dy] = [top!.across - foot!.across, top!.up - foot!.up];

@@ -1,7 +1,7 @@
 import type { PointKey } from "../anatomy/landmarks";
 import { toDegrees, type Side } from "../units";
 import type { BodyPoint } from "./calibration";
-import { bend, fromLine, middle, offset, shiftOfPairs, sumOfOffsets, tilt } from "./geometry";
+import { bend, footAngle, fromLine, middle, offset, shiftOfPairs, sumOfOffsets, tilt } from "./geometry";
 import type { View } from "./view";
 
 /**
@@ -177,7 +177,7 @@ export const metrics: readonly Metric[] = [
     views: ["front"],
     sides: "each",
     points: (side) => [`ankle.${side}`, `toe.${side}`],
-    value: ([ankle, toe]) => toDegrees(Math.atan2(toe!.across - ankle!.across, toe!.near - ankle!.near)),
+    value: footAngle,
     words: ["inward", "outward"],
     usual: [0, 15],
     source: common,

@@ -1,6 +1,7 @@
 import { landmarks, splitPoint, type PointKey } from "../anatomy/landmarks";
 import { toDegrees, type Degrees, type Millimetres } from "../units";
 import { calibrate, locate, upright, type Calibration, type PhotoSetup, type Scene } from "./calibration";
+import { bend, footAngle } from "./geometry";
 import { isReference } from "./marking";
 import { feetOf } from "./propose";
 import { sceneOf, type MarkedPhoto } from "./read-photo";
@@ -58,10 +59,8 @@ export function turnedBy(scene: Scene, calibration: Calibration): Estimate | und
     if (perDegree > 0) found.push({ value: (ankleR.up - ankleL.up) / perDegree, sd: sd / perDegree });
     const [toeR, toeL] = [at("toe.R"), at("toe.L")];
     if (toeR && toeL) {
-      const out = (ankle: typeof ankleR, toe: typeof toeR, side: 1 | -1) =>
-        side * toDegrees(Math.atan2(toe.across - ankle.across, toe.near - ankle.near));
       // feet stand evenly on their marks: what is uneven is the turn
-      const value = (out(ankleR, toeR, -1) - out(ankleL, toeL, 1)) / 2;
+      const value = -(footAngle([ankleR, toeR]) + footAngle([ankleL, toeL])) / 2;
       found.push({ value, sd: Math.hypot(people.turnOut, 1.6) });
     }
   }
@@ -149,13 +148,7 @@ export function noticesOf(photo: MarkedPhoto): Notice[] {
     const [hip, knee, foot] = (["trochanter", "condyle", "malleolus"] as const).map((key) =>
       locate(scene, calibration, `${key}.${side}`),
     );
-    const bent: Degrees | undefined =
-      hip && knee && foot
-        ? toDegrees(
-            Math.atan2(knee.across - foot.across, knee.up - foot.up) -
-              Math.atan2(hip.across - knee.across, hip.up - knee.up),
-          )
-        : undefined;
+    const bent: Degrees | undefined = hip && knee && foot && -bend([hip, knee, foot]);
     if (bent !== undefined && bent > 10)
       notices.push({
         key: "knees-bent",
