@@ -10,7 +10,7 @@ export function database(): Knex {
   return (shared ??= connect(url));
 }
 
-export async function closeDatabase(): Promise<void> {
+export async function closePool(): Promise<void> {
   await shared?.destroy();
   shared = undefined;
 }

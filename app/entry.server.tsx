@@ -4,8 +4,9 @@ import createEmotionServer from "@emotion/server/create-instance";
 import { createReadableStreamFromReadable } from "@react-router/node";
 import { renderToPipeableStream } from "react-dom/server";
 import { ServerRouter, type EntryContext, type HandleErrorFunction, type RouterContextProvider } from "react-router";
-import { log } from "./log.server";
+import { log, withoutWords } from "./log.server";
 import { nonceContext } from "./nonce";
+import { notesOf } from "./request.server";
 import { makeCache } from "./ui/emotion";
 
 /** Renders a page whole, then puts the styles it used into its head (with the nonce the policy asks for). */
@@ -45,7 +46,7 @@ export default function handleRequest(
         onShellError: reject,
         onError(error) {
           failed = 500;
-          log.error({ err: error }, "rendering failed");
+          log.error({ id: notesOf(context).id, ...withoutWords(error) }, "rendering failed");
         },
       },
     );
@@ -53,16 +54,8 @@ export default function handleRequest(
   });
 }
 
-export const handleError: HandleErrorFunction = (error, { request }) => {
+export const handleError: HandleErrorFunction = (error, { request, context }) => {
   if (request.signal.aborted) return;
-  const code = error instanceof Error && "code" in error ? String(error.code) : undefined;
-  // Database errors can quote values in `detail`: log what kind of fault it was and where, not the row.
-  log.error(
-    {
-      name: error instanceof Error ? error.name : "unknown",
-      code,
-      stack: error instanceof Error ? error.stack : undefined,
-    },
-    "request failed",
-  );
+  const { id, user } = notesOf(context as RouterContextProvider);
+  log.error({ id, user, ...withoutWords(error) }, "request failed");
 };

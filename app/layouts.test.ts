@@ -8,9 +8,8 @@ import { stripLayout, type StripVisit } from "./routes/client/path-strip-layout"
 import { readOutBar } from "./routes/client/stand/read-out-layout";
 import { clientSchema, toDraft } from "./routes/clients/client-form";
 import { restrictionSchema } from "./routes/client/touch/restriction-form";
-import { parseEvents } from "./routes/run/parse-events";
+import { parseEvent } from "./routes/run/parse-events";
 import { seriesSchema } from "./routes/client/path/series-form";
-import { eventKinds } from "~core/session/events";
 import { validate } from "./validation";
 
 const metric = metrics.find((each) => each.key === "shoulder-level")!;
@@ -119,17 +118,29 @@ describe("validation at the border", () => {
     expect(errors?.["settings.intervalDays"]).toMatch(/at least 2, got 1/);
     expect(Object.values(errors ?? {}).join()).toMatch(/“magic” is not in the catalogue/);
   });
-  it("takes well-formed events whole and refuses a batch with any other", () => {
+  it("takes each event on its own, and says of each that is none why", () => {
     const id = "5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e01";
     const good = { id, at: "2026-11-24T10:00:00.000Z", kind: "next", body: { step: 2 } };
-    expect(parseEvents([good], eventKinds)).toEqual([good]);
-    for (const bad of [
-      { ...good, kind: "erase" },
-      { ...good, id: "7" },
-      { ...good, at: "yesterday" },
-      { ...good, body: { step: -1 } },
-      { ...good, kind: "note", body: { step: 1, text: "" } },
-    ])
-      expect(parseEvents([good, bad], eventKinds)).toBeUndefined();
+    expect(parseEvent(good)).toEqual(good);
+    const step = { technique: "neck-sway", side: "mid", position: null, planned: 60, passes: 1 };
+    for (const [bad, reason] of [
+      [{ ...good, kind: "erase" }, /kind/],
+      [{ ...good, id: "7" }, /id/],
+      [{ ...good, at: "yesterday" }, /time/],
+      [{ ...good, at: "2026-13-24T10:00:00.000Z" }, /time/],
+      [{ ...good, body: { step: -1 } }, /step/],
+      [{ ...good, body: null }, /step/],
+      [{ ...good, kind: "note", body: { step: 1, text: "" } }, /text/],
+      [{ ...good, kind: "started", body: { steps: Array(201).fill(step) } }, /at most 200/],
+      [null, /id/],
+      ["event", /id/],
+    ] as const)
+      expect(parseEvent(bad)).toMatchObject({ reason: expect.stringMatching(reason) });
+  });
+  it("counts values before it looks at them: what no form of ours sends is refused at once", async () => {
+    const settings = { locks: Array.from({ length: 5000 }, () => ({})) };
+    expect((await validate(seriesSchema, { settings })).errors).toEqual({
+      "": "At most 4000 values are taken at once.",
+    });
   });
 });

@@ -16,8 +16,10 @@ export async function obstaclesOf(
   client: Client,
   visit: Visit,
   judged: readonly Judged[],
+  /** ISO time: by what was on record then. Now when left out. */
+  then?: string,
 ): Promise<Obstacle[]> {
-  const consents = await consentsOf(tx, client.id);
+  const consents = (await consentsOf(tx, client.id)).filter(({ at }) => !then || at <= then);
   const session = visit.ordinal - 1;
   const broken = unsafeIn(client, await seriesOf(tx, client.id), await listVisits(tx, client.id), judged, {
     session,
@@ -25,7 +27,7 @@ export async function obstaclesOf(
   });
   return obstacles({
     cautions: acting(judged, today()),
-    answered: new Set((await answersOf(tx, client.id)).map((answer) => answer.question)),
+    answered: new Set((await answersOf(tx, client.id, { until: then })).map((answer) => answer.question)),
     general: stands(consents, "general", visit.id),
     guardian: stands(consents, "guardian", visit.id),
     broken: broken.filter((breach) => breach.session === session).map((breach) => breach.sentence),

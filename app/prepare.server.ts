@@ -4,7 +4,7 @@ import { migrate } from "~data/migrations";
 
 /** Migrates with the owner's connection, and loads the demo practice once when asked. */
 export async function prepare(ownerUrl: string, options: { demo: boolean; today: string }): Promise<string[]> {
-  const owner = connect(ownerUrl, 1);
+  const owner = connect(ownerUrl, 1, { patient: true });
   const done: string[] = [];
   try {
     await migrate(owner);
@@ -13,7 +13,7 @@ export async function prepare(ownerUrl: string, options: { demo: boolean; today:
     await owner.destroy();
   }
   if (options.demo) {
-    const db = connect(process.env.APP_DATABASE_URL!, 2);
+    const db = connect(process.env.APP_DATABASE_URL!, 2, { patient: true });
     try {
       done.push((await loadDemo(db, options.today)) ? "demo practice loaded" : "demo practice already there");
     } finally {

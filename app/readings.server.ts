@@ -4,30 +4,30 @@ import type { Reading } from "~core/measure/reading";
 import type { OwnFigures } from "~core/repeatability/own-figures";
 import type { Tx } from "~data/database";
 import { measurementsOf } from "~data/measurements";
-import { photosOfClient, type Photo } from "~data/photos";
+import { photosOfClient } from "~data/photos";
 import { ownFigures } from "./own-figures.server";
+import { PracticeCache } from "./practice-cache.server";
 
 /**
  * Readings follow from marks and the marker's own figures alone: they are kept by picture and version, as long as the
- * figures are the same; the least recently used are let go first.
+ * figures are the same.
  */
-const kept = new Map<string, { own: OwnFigures | undefined; readings: Reading[] }>();
-const most = 2000;
-
-function readingsOf(photo: Photo, own: OwnFigures | undefined): Reading[] {
-  const key = `${photo.id} ${photo.version}`;
-  const known = kept.get(key);
-  const readings = known && known.own === own ? known.readings : readPhoto(photo, own);
-  kept.delete(key);
-  kept.set(key, { own, readings });
-  if (kept.size > most) kept.delete(kept.keys().next().value!);
-  return readings;
-}
+const kept = new PracticeCache<{ own: OwnFigures | undefined; readings: Reading[] }>(2000);
 
 /** Everything a client's pictures and measurements by hand say, by visit and moment. */
 export async function momentsOfClient(tx: Tx, clientId: string): Promise<MomentReadings[]> {
-  const own = await ownFigures(tx);
-  return momentsOf(await photosOfClient(tx, clientId), await measurementsOf(tx, clientId), (photo) =>
-    readingsOf(photo, photo.markedBy ? own[photo.markedBy] : undefined),
-  );
+  const figures = await ownFigures(tx);
+  const photos = await photosOfClient(tx, clientId);
+  const readings = new Map<string, Reading[]>();
+  for (const photo of photos) {
+    const own = photo.markedBy ? figures[photo.markedBy] : undefined;
+    const read = await kept.of(
+      tx,
+      `${photo.id} ${photo.version}`,
+      () => ({ own, readings: readPhoto(photo, own) }),
+      (known) => known.own === own,
+    );
+    readings.set(photo.id, read.readings);
+  }
+  return momentsOf(photos, await measurementsOf(tx, clientId), (photo) => readings.get(photo.id)!);
 }

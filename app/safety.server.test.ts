@@ -17,7 +17,7 @@ import { savePreferences, preferencesOf } from "~data/preferences";
 import { recordAnswer, recordDecision } from "~data/screening";
 import { saveSeries, seriesOf, type SeriesSettings } from "~data/series";
 import { draft, makeDatabase, type TestDatabase } from "~data/test/database";
-import { listVisits, planVisits, setVisitStatus } from "~data/visits";
+import { listVisits, planVisits } from "~data/visits";
 import { obstaclesOf } from "./may-start.server";
 import { momentsOfClient } from "./readings.server";
 import { planInputOf, unsafeIn } from "./routes/client/plan-input.server";
@@ -134,7 +134,9 @@ describe("the input of a plan", () => {
       await tx("visit")
         .where({ client_id: id, ordinal: 1 })
         .update({ on_date: ago(12) });
-      await setVisitStatus(tx, (await listVisits(tx, id))[0]!.id, "closed");
+      await tx("visit")
+        .where({ id: (await listVisits(tx, id))[0]!.id })
+        .update({ status: "closed" });
       return planInputOf(tx, client, await seriesOf(tx, id), "three-step", settings, await judgedOf(tx, client, odile));
     });
     expect(input.done).toHaveLength(1);

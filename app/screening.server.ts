@@ -16,15 +16,18 @@ export async function judgedOf(
   tx: Tx,
   client: Client,
   practitioner: Pick<Practitioner, "settings">,
+  /** ISO time: by what was on record then. Now when left out. */
+  then?: string,
 ): Promise<Judged[]> {
   const facts = {
     born: client.born,
-    history: currentEntries(await historyVersions(tx, client.id)),
-    answers: await answersOf(tx, client.id),
+    history: currentEntries((await historyVersions(tx, client.id)).filter(({ at }) => !then || at <= then)),
+    answers: await answersOf(tx, client.id, { until: then }),
     preferences: await preferencesOf(tx, client.id),
     school: { ...usualSchool, ...practitioner.settings.school },
   };
-  return judge(screen(facts), await decisionsOf(tx, client.id));
+  const decisions = (await decisionsOf(tx, client.id)).filter(({ at }) => !then || at <= then);
+  return judge(screen(facts), decisions);
 }
 
 /** The day whose rules hold for a visit: its own, but not one in the past that is still to be worked. */

@@ -1,33 +1,80 @@
-import { randomBytes } from "node:crypto";
+import { randomBytes, randomUUID } from "node:crypto";
+import { monitorEventLoopDelay } from "node:perf_hooks";
 import { createRequestHandler } from "@react-router/express";
 import compression from "compression";
-import express from "express";
+import express, { type ErrorRequestHandler } from "express";
 import { RouterContextProvider } from "react-router";
 import { nonceContext } from "./nonce";
-import { log } from "./log.server";
-import { database } from "./database.server";
+import { log, withoutWords } from "./log.server";
+import { closePool } from "./database.server";
+import { closeReady, isDraining, isReady } from "./ready.server";
+import { requestContext, type RequestNotes } from "./request.server";
+import { trustedProxies } from "./trusted-proxies";
 
 export { prepare } from "./prepare.server";
-export { closeDatabase } from "./database.server";
+export { addPractitioner } from "./new-practice.server";
+export { drain } from "./ready.server";
+export const closeDatabase = async (): Promise<void> => {
+  await Promise.all([closePool(), closeReady()]);
+};
 
 const production = process.env.NODE_ENV === "production";
 
-/** The whole application as one express app; `scripts/serve.mjs` listens with it. */
+/** The whole application as one express app; `scripts/lib/serve.mjs` listens with it and ends it. */
 export const app = express();
 app.disable("x-powered-by");
-app.set("trust proxy", process.env.TRUST_PROXY ?? false);
+app.set("trust proxy", trustedProxies(process.env.TRUST_PROXY));
+
+app.use((request, response, next) => {
+  const notes: RequestNotes = { id: randomUUID(), address: request.ip ?? "unknown" };
+  response.locals.notes = notes;
+  response.setHeader("X-Request-Id", notes.id);
+  // on everything that leaves here, static files included
+  response.setHeader("X-Content-Type-Options", "nosniff");
+  response.setHeader("Referrer-Policy", "same-origin");
+  response.setHeader("Cross-Origin-Resource-Policy", "same-origin");
+  if (request.secure) response.setHeader("Strict-Transport-Security", "max-age=31536000");
+  // a balancer's connections end with the answers they are waiting for
+  if (isDraining()) response.setHeader("Connection", "close");
+  const started = performance.now();
+  response.on("finish", () => {
+    // A body that was refused is thrown away for as long as the answer needs to arrive, then the line is cut.
+    if (!request.complete) setTimeout(() => request.complete || request.socket.destroy(), 3000).unref();
+    if (request.path === "/livez" || request.path === "/readyz" || request.path.startsWith("/assets/")) return;
+    // Ids are enough to follow a fault; names, search words and bodies stay out of the log.
+    const path = request.path.replace(/[0-9a-f]{8}-[0-9a-f-]{27}/g, ":id");
+    log.info({
+      id: notes.id,
+      user: notes.user,
+      method: request.method,
+      path: path.length > 200 ? `${path.slice(0, 200)}…` : path,
+      status: response.statusCode,
+      ms: Math.round(performance.now() - started),
+    });
+  });
+  next();
+});
 
 app.get("/livez", (_request, response) => void response.type("text").send("alive"));
 app.get("/readyz", async (_request, response) => {
-  try {
-    await database().raw("select 1");
-    response.type("text").send("ready");
-  } catch {
-    response.status(503).type("text").send("database unreachable");
-  }
+  const ready = await isReady();
+  if (!ready) response.setHeader("Retry-After", "2");
+  response
+    .status(ready ? 200 : 503)
+    .type("text")
+    .send(ready ? "ready" : "not ready");
 });
-/** A bare JSON answer, so that `npm run bench` can compare pages with it in one run. */
-app.get("/bench/bare", (_request, response) => void response.json({ ok: true }));
+// For `npm run bench` and `npm run probe`, and nowhere else: a bare answer to compare pages with, and how long the event
+// loop was held up since it was last asked (ms).
+if (process.env.EMBER_BENCH === "1") {
+  const delay = monitorEventLoopDelay({ resolution: 5 });
+  delay.enable();
+  app.get("/bench/bare", (_request, response) => void response.json({ ok: true }));
+  app.get("/bench/loop", (_request, response) => {
+    response.json({ p99: delay.percentile(99) / 1e6, max: delay.max / 1e6 });
+    delay.reset();
+  });
+}
 
 app.use(compression());
 if (production) {
@@ -35,16 +82,11 @@ if (production) {
   app.use(express.static("build/client", { maxAge: "1h", index: false }));
 }
 
-app.use((request, response, next) => {
-  // Throttling counts by address; only we may say which one it is.
-  request.headers["x-client-address"] = request.ip ?? "unknown";
+app.use((_request, response, next) => {
   const nonce = randomBytes(16).toString("base64");
   response.locals.nonce = nonce;
-  response.setHeader("X-Content-Type-Options", "nosniff");
   response.setHeader("X-Frame-Options", "DENY");
-  response.setHeader("Referrer-Policy", "same-origin");
   response.setHeader("Cross-Origin-Opener-Policy", "same-origin");
-  response.setHeader("Cross-Origin-Resource-Policy", "same-origin");
   response.setHeader("Permissions-Policy", "camera=(self), microphone=(), geolocation=()");
   response.setHeader("Cache-Control", "private, no-store");
   if (production)
@@ -65,17 +107,6 @@ app.use((request, response, next) => {
         "frame-ancestors 'none'",
       ].join("; "),
     );
-  const started = performance.now();
-  response.on("finish", () => {
-    // Ids are enough to follow a fault; names, search words and bodies stay out of the log.
-    const path = request.path.replace(/[0-9a-f]{8}-[0-9a-f-]{27}/g, ":id");
-    log.info({
-      method: request.method,
-      path,
-      status: response.statusCode,
-      ms: Math.round(performance.now() - started),
-    });
-  });
   next();
 });
 
@@ -96,7 +127,20 @@ app.use(
     getLoadContext: (_request, response) => {
       const context = new RouterContextProvider();
       context.set(nonceContext, String(response.locals.nonce ?? ""));
+      context.set(requestContext, response.locals.notes as RequestNotes);
       return context;
     },
   }),
 );
+
+/** What no page answered: an address or a host that is none, or a fault of ours. */
+const last: ErrorRequestHandler = (error, _request, response, next) => {
+  if (response.headersSent) return next(error);
+  const theirs = error instanceof URIError || (error as { code?: string }).code === "ERR_INVALID_URL";
+  if (!theirs) log.error({ id: (response.locals.notes as RequestNotes).id, ...withoutWords(error) }, "request failed");
+  response
+    .status(theirs ? 400 : 500)
+    .type("text")
+    .send(theirs ? "This address cannot be read." : "Something went wrong here. Nothing was stored.");
+};
+app.use(last);

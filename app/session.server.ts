@@ -1,124 +1,179 @@
-import { createContext, redirect, type MiddlewareFunction, type RouterContextProvider } from "react-router";
-import { inPractice, type Tx } from "~data/database";
+import { createContext, data, redirect, type MiddlewareFunction, type RouterContextProvider } from "react-router";
+import { bind, prove, type Tx } from "~data/database";
+import { Overtaken } from "~data/errors";
 import { handoverOfSession } from "~data/handovers";
-import { NotFound, Stale } from "~data/errors";
-import { practiceOfToken, practitionerOfToken, sessionHours, type Practitioner } from "~data/practitioners";
+import { practitionerOfToken, proofOfToken, sessionHours, type Practitioner } from "~data/practitioners";
+import { Body, readBody } from "./body.server";
 import { database } from "./database.server";
+import { answering, answerTo, retryAfter } from "./faults.server";
+import { pictures } from "./pictures.server";
+import { notesOf } from "./request.server";
 
-export type Session = { tx: Tx; practitioner: Practitioner; token: string };
+/** Who asks, what they sent, and the transaction that sees their practice only. */
+export type Session = { tx: Tx; practitioner: Practitioner; token: string; body: Body };
 
-const sessionContext = createContext<Session | null>(null);
+const cookieName = "ember_session";
+const deviceName = "ember_device";
 
-/** Who asks, and the transaction that sees their practice only. Only below a route that carries `signedIn`. */
-export function session(context: Readonly<RouterContextProvider>): Session {
-  const found = context.get(sessionContext);
+const cookieOf = (request: Request, name: string): string | undefined =>
+  (request.headers.get("cookie") ?? "").match(new RegExp(`(?:^|;\\s*)${name}=([A-Za-z0-9_-]+)`))?.[1];
+export const tokenOf = (request: Request) => cookieOf(request, cookieName);
+export const deviceOf = (request: Request) => cookieOf(request, deviceName);
+
+const cookie = (request: Request, name: string, value: string, maxAge: number) => {
+  const secure = new URL(request.url).protocol === "https:" ? "; Secure" : "";
+  return `${name}=${value}; Path=/; HttpOnly; SameSite=Lax; Max-Age=${maxAge}${secure}`;
+};
+export const sessionCookie = (request: Request, token: string) =>
+  cookie(request, cookieName, token, sessionHours * 3600);
+export const endedCookie = (request: Request) => cookie(request, cookieName, "", 0);
+/** Tells a device that signed in here before: strangers cannot lock it out. */
+export const deviceCookie = (request: Request, device: string) => cookie(request, deviceName, device, 365 * 86_400);
+
+const pathOf = (request: Request) => new URL(request.url).pathname.replace(/\.data$/, "");
+
+function toSignIn(request: Request) {
+  const asked = pathOf(request);
+  const search = new URL(request.url).search.replace(/[?&]_routes=[^&]*/, "");
+  return redirect(asked === "/" ? "/sign-in" : `/sign-in?next=${encodeURIComponent(asked + search)}`);
+}
+
+/**
+ * One request of someone who signed in. Its transaction is opened when the first loader or action needs it and closed
+ * with the answer; `letGo` closes it earlier. Bodies of loaders and actions take turns on it.
+ */
+class Visitor {
+  practitioner!: Practitioner;
+  #tx: Tx | undefined;
+  #turn: Promise<unknown> = Promise.resolve();
+
+  constructor(
+    private readonly request: Request,
+    readonly token: string,
+    public body: Body,
+  ) {}
+
+  /** Opens the transaction and asks who it is: a session that ended, or a tablet handed over, answers itself. */
+  async open(): Promise<Tx> {
+    if (this.#tx) return this.#tx;
+    const trx = await database().transaction();
+    try {
+      await prove(trx, "app.session_hash", proofOfToken(this.token));
+      const practiceId = await practiceOf(trx);
+      if (!practiceId) throw toSignIn(this.request);
+      const tx = await bind(trx, practiceId);
+      const practitioner = await practitionerOfToken(tx, this.token);
+      if (!practitioner) throw toSignIn(this.request);
+      const handover = await handoverOfSession(tx, practitioner.sessionId);
+      // A tablet in the client's hands reaches its questions and nothing else, whatever is typed or gone back to.
+      if (handover && pathOf(this.request) !== `/handed/${handover.id}`) throw redirect(`/handed/${handover.id}`);
+      this.practitioner = practitioner;
+      return (this.#tx = tx);
+    } catch (error) {
+      await trx.rollback().catch(() => undefined);
+      throw error;
+    }
+  }
+
+  /** Keeps what was done so far, or nothing of it, and gives the connection back. */
+  async close(keep: boolean): Promise<void> {
+    const tx = this.#tx;
+    this.#tx = undefined;
+    if (!tx || tx.isCompleted()) return;
+    await (keep ? tx.commit() : tx.rollback());
+  }
+
+  inTurn<T>(work: (session: Session) => Promise<T>): Promise<T> {
+    const mine = this.#turn.then(async () => {
+      const tx = await this.open();
+      return work({ tx, practitioner: this.practitioner, token: this.token, body: this.body });
+    });
+    this.#turn = mine.catch(() => undefined);
+    return mine;
+  }
+}
+
+const practiceOf = async (trx: Parameters<typeof prove>[0]): Promise<string | undefined> =>
+  (await trx("auth_session").first<{ practice_id: string } | undefined>("practice_id"))?.practice_id;
+
+const visitorContext = createContext<Visitor | null>(null);
+
+function visitorOf(context: Readonly<RouterContextProvider>): Visitor {
+  const found = context.get(visitorContext);
   if (!found) throw new Response("Not signed in", { status: 401 });
   return found;
 }
 
-const cookieName = "ember_session";
+/** Who asks. Only below a route that carries `signedIn`. */
+export const asking = (context: Readonly<RouterContextProvider>): Practitioner => visitorOf(context).practitioner;
 
-export function tokenOf(request: Request): string | undefined {
-  const cookies = request.headers.get("cookie") ?? "";
-  return cookies.match(new RegExp(`(?:^|;\\s*)${cookieName}=([A-Za-z0-9_-]+)`))?.[1];
-}
-
-const cookie = (request: Request, value: string, maxAge: number) => {
-  const secure = new URL(request.url).protocol === "https:" ? "; Secure" : "";
-  return `${cookieName}=${value}; Path=/; HttpOnly; SameSite=Lax; Max-Age=${maxAge}${secure}`;
-};
-export const sessionCookie = (request: Request, token: string) => cookie(request, token, sessionHours * 3600);
-export const endedCookie = (request: Request) => cookie(request, "", 0);
-
-const unreachable = new Set([
-  "ECONNREFUSED",
-  "ECONNRESET",
-  "ETIMEDOUT",
-  "EPIPE",
-  "57P01",
-  "57P02",
-  "57P03",
-  "08006",
-  "53300",
-  "55000",
-]);
-
-/** A database that does not answer becomes a 503 with its own page, instead of a fault of ours. */
-export async function databaseErrors<T>(work: () => Promise<T>): Promise<T> {
-  try {
-    return await work();
-  } catch (error) {
-    const code = error instanceof Error && "code" in error ? String(error.code) : "";
-    const name = error instanceof Error ? error.name : "";
-    if (
-      unreachable.has(code) ||
-      name === "KnexTimeoutError" ||
-      /Connection terminated|AggregateError/.test(String(error))
-    )
-      throw new Response("The database does not answer", { status: 503 });
-    throw error;
-  }
-}
-
-class Undone extends Error {
-  constructor(readonly response: Response) {
-    super("answered with an error: nothing is kept");
-  }
-}
+const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
+const nothing = new Body("", Buffer.alloc(0), undefined);
+const isUpload = (request: Request) => pathOf(request).endsWith("/photos/upload");
 
 /**
- * Middleware of everything behind sign-in: finds the session, opens one transaction bound to its practice, and
- * commits it unless the answer is an error. Rows that are missing, or another practice's, answer 404 alike.
+ * Middleware of everything behind sign-in: finds out who asks, reads what they send while no connection is held, and
+ * commits what was done unless the answer is an error. Rows that are missing, or another practice's, answer 404 alike.
  */
-export const signedIn: MiddlewareFunction<Response> = async ({ request, context }, next) => {
+export const signedIn: MiddlewareFunction<Response> = async ({ request, context, params }, next) => {
   const token = tokenOf(request);
-  const practiceId = token && (await databaseErrors(() => practiceOfToken(database(), token)));
-  if (!token || !practiceId) {
-    const { pathname, search } = new URL(request.url);
-    const asked = pathname.replace(/\.data$/, "");
-    throw redirect(
-      asked === "/"
-        ? "/sign-in"
-        : `/sign-in?next=${encodeURIComponent(asked + search.replace(/[?&]_routes=[^&]*/, ""))}`,
-    );
-  }
+  if (!token) throw toSignIn(request);
+  const visitor = new Visitor(request, token, nothing);
+  let leave = () => {};
+  let kept = false;
   try {
-    return await databaseErrors(() =>
-      inPractice(database(), practiceId, async (tx) => {
-        const practitioner = await practitionerOfToken(tx, token);
-        if (!practitioner) throw redirect("/sign-in");
-        const handover = await handoverOfSession(tx, practitioner.sessionId);
-        // A tablet in the client's hands reaches its questions and nothing else, whatever is typed or gone back to.
-        if (handover && new URL(request.url).pathname.replace(/\.data$/, "") !== `/handed/${handover.id}`)
-          throw redirect(`/handed/${handover.id}`);
-        context.set(sessionContext, { tx, practitioner, token });
-        const response = await next();
-        if (response.status >= 400) throw new Undone(response);
-        return response;
-      }),
-    );
-  } catch (error) {
-    if (error instanceof Undone) return error.response;
-    throw error;
+    const response = await answering(async () => {
+      const { practiceId } = await visitor.open();
+      notesOf(context).user = visitor.practitioner.id;
+      if (Object.entries(params).some(([name, value]) => name.endsWith("Id") && !uuid.test(value ?? "")))
+        throw new Response("Not found", { status: 404, statusText: "this address" });
+      if (request.method !== "GET" && request.method !== "HEAD") {
+        await visitor.close(true);
+        // pictures are held in memory: how many at once is decided before the first byte of one is read
+        if (isUpload(request)) leave = pictures.enter(practiceId);
+        visitor.body = await readBody(request);
+      }
+      context.set(visitorContext, visitor);
+      return next();
+    });
+    kept = response.status < 400;
+    if (response.status === 503) response.headers.set("Retry-After", String(retryAfter));
+    // what could not be kept is not answered as if it were
+    await answering(() => visitor.close(kept));
+    return response;
+  } finally {
+    leave();
+    await visitor.close(false).catch(() => undefined);
   }
 };
 
-/**
- * Runs the body of a loader or action within the request's transaction. Bodies of one request take turns, because
- * they share one connection. What repositories throw becomes an answer that a page can show.
- */
-export async function inSession<T>(
+/** What was sent with the request: read and parsed already, while no connection was held. */
+export const bodyOf = (context: Readonly<RouterContextProvider>): Body => visitorOf(context).body;
+
+/** Runs the body of a loader or action within the request's transaction. What it throws becomes an answer of a page. */
+export function inSession<T>(
   context: Readonly<RouterContextProvider>,
   work: (session: Session) => Promise<T>,
 ): Promise<T> {
-  const own = session(context) as Session & { turn?: Promise<unknown> };
-  const mine = (own.turn ?? Promise.resolve()).then(() => work(own));
-  own.turn = mine.catch(() => undefined);
+  return answering(() => visitorOf(context).inTurn(work));
+}
+
+/** What an action answers when something else was kept meanwhile: the page lets its user choose. */
+export type Overtaking = { overtaken: { theirs: unknown } };
+
+/** As `inSession`, for an action that keeps a value where another stood: 409 with what stands there now. */
+export async function keeping<T>(
+  context: Readonly<RouterContextProvider>,
+  work: (session: Session) => Promise<T>,
+): Promise<T | ReturnType<typeof data<Overtaking>>> {
   try {
-    return await mine;
+    return await visitorOf(context).inTurn(work);
   } catch (error) {
-    if (error instanceof NotFound) throw new Response("Not found", { status: 404, statusText: error.what });
-    if (error instanceof Stale) throw new Response(error.message, { status: 409, statusText: "Changed elsewhere" });
-    throw error;
+    if (error instanceof Overtaken) return data({ overtaken: { theirs: error.theirs } }, { status: 409 });
+    throw answerTo(error) ?? error;
   }
 }
+
+/** Keeps what was done so far and gives the connection back: before work that takes long. `inSession` opens it anew. */
+export const letGo = (context: Readonly<RouterContextProvider>): Promise<void> =>
+  answering(() => visitorOf(context).close(true));

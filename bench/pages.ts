@@ -1,22 +1,15 @@
-import { readdirSync, readFileSync } from "node:fs";
+import { readdirSync } from "node:fs";
 import { gzipSync } from "node:zlib";
 import autocannon from "autocannon";
 import { report, sizeOf } from "./report";
-import { ruben, withServer } from "./server";
+import { memory, ruben, signIn, withServer } from "./server";
 
 async function main() {
   await withServer(async (base, pid, startedMs) => {
     const lines: string[] = [];
     lines.push(`Server ready, migrated and with demo data after ${(startedMs / 1000).toFixed(1)} s.`);
-    const memory = () => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, "utf8"))![1]) / 1024;
-    const idle = memory();
-    const signedIn = await fetch(`${base}/sign-in`, {
-      method: "POST",
-      redirect: "manual",
-      headers: { "Content-Type": "application/x-www-form-urlencoded", "Sec-Fetch-Site": "same-origin" },
-      body: "email=odile%40kiln.example&password=slow+warm+hands",
-    });
-    const cookie = signedIn.headers.get("set-cookie")!.split(";")[0]!;
+    const idle = memory(pid).now;
+    const cookie = await signIn(base);
 
     const html = await (await fetch(`${base}/sign-in`)).text();
     const scripts = new Set([...html.matchAll(/\/assets\/[\w.-]+\.js/g)].map((match) => match[0]));
@@ -64,7 +57,7 @@ async function main() {
         `| ${name} | ${Math.round(result.requests.average)} | ${result.latency.p50} ms | ${result.latency.p97_5} ms | ${((100 * result.requests.average) / bare).toFixed(1)} % |`,
       );
     }
-    lines.push("", `Memory (resident): ${Math.round(idle)} MB idle, ${Math.round(memory())} MB after load.`);
+    lines.push("", `Memory (resident): ${Math.round(idle)} MB idle, ${Math.round(memory(pid).now)} MB after load.`);
     lines.push(
       `JavaScript of the first page: ${Math.round(gzip / 1024)} kB gzip in ${scripts.size} files (all client files: ${readdirSync("build/client/assets").filter((name) => name.endsWith(".js")).length}).`,
     );

@@ -1,47 +1,112 @@
-import { spawn } from "node:child_process";
-import { chmodSync, mkdtempSync } from "node:fs";
+import { spawn, type ChildProcess } from "node:child_process";
+import { chmodSync, mkdtempSync, readFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 
 export const ruben = "5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e01";
 
-/** A built server with demo data on a database of its own, for as long as `work` takes. */
-export async function withServer(work: (base: string, pid: number, startedMs: number) => Promise<void>): Promise<void> {
+/** A throwaway PostgreSQL of our own, for as long as `work` takes. `url` gives a role's address of its database. */
+export async function withCluster(
+  work: (url: (role: "super" | "owner" | "app") => string) => Promise<void>,
+): Promise<void> {
   // @ts-expect-error the scripts are plain JavaScript
   const { Cluster } = await import("../scripts/lib/postgres.mjs");
-  // @ts-expect-error the scripts are plain JavaScript
-  const { freePort } = await import("../scripts/lib/steps.mjs");
   const folder = mkdtempSync(join(tmpdir(), "ember-bench-"));
   chmodSync(folder, 0o711);
   const cluster = new Cluster(folder, { durable: true });
-  await cluster.start();
-  await cluster.database();
-  const port = await freePort();
-  const server = spawn(process.execPath, ["scripts/serve.mjs"], {
-    env: {
-      ...process.env,
-      APP_DATABASE_URL: cluster.url("app"),
-      OWNER_DATABASE_URL: cluster.url("owner"),
-      EMBER_DEMO: "1",
-      LOG_LEVEL: "error",
-      PORT: String(port),
-      NODE_ENV: "production",
-    },
-    stdio: "ignore",
-  });
-  const base = `http://127.0.0.1:${port}`;
   try {
-    const started = performance.now();
-    const ready = () =>
-      fetch(`${base}/readyz`).then(
-        (answer) => answer.ok,
-        () => false,
-      );
-    while (!(await ready())) await new Promise((resolve) => setTimeout(resolve, 50));
-    await work(base, server.pid!, performance.now() - started);
+    await cluster.start();
+    await cluster.database();
+    await work((role) => cluster.url(role));
   } finally {
-    server.kill("SIGTERM");
     await cluster.stop();
     cluster.remove();
   }
+}
+
+export type Running = { base: string; port: number; pid: number; process: ChildProcess; startedMs: number };
+
+export async function freePort(): Promise<number> {
+  // @ts-expect-error the scripts are plain JavaScript
+  const steps = await import("../scripts/lib/steps.mjs");
+  return steps.freePort() as Promise<number>;
+}
+
+/** Starts the built application and waits until it is ready. */
+export async function serve(env: Record<string, string>, port?: number): Promise<Running> {
+  const at = port ?? (await freePort());
+  const started = performance.now();
+  const child = spawn(process.execPath, ["scripts/serve.mjs"], {
+    env: { ...process.env, EMBER_BENCH: "1", LOG_LEVEL: "error", NODE_ENV: "production", ...env, PORT: String(at) },
+    stdio: ["ignore", "ignore", "inherit"],
+  });
+  const base = `http://127.0.0.1:${at}`;
+  while (!(await answers(`${base}/readyz`))) {
+    if (child.exitCode !== null) throw new Error(`the server ended with ${child.exitCode}`);
+    await pause(30);
+  }
+  return { base, port: at, pid: child.pid!, process: child, startedMs: performance.now() - started };
+}
+
+/** Ends a server and waits until it is gone. */
+export async function end(server: Running, signal: NodeJS.Signals = "SIGTERM"): Promise<number | null> {
+  if (server.process.exitCode !== null || server.process.signalCode !== null) return server.process.exitCode;
+  const gone = new Promise<number | null>((resolve) => server.process.once("exit", resolve));
+  server.process.kill(signal);
+  return gone;
+}
+
+/** A built server with demo data on a database of its own, for as long as `work` takes. */
+export async function withServer(work: (base: string, pid: number, startedMs: number) => Promise<void>): Promise<void> {
+  await withCluster(async (url) => {
+    const server = await serve({ APP_DATABASE_URL: url("app"), OWNER_DATABASE_URL: url("owner"), EMBER_DEMO: "1" });
+    try {
+      await work(server.base, server.pid, server.startedMs);
+    } finally {
+      await end(server);
+    }
+  });
+}
+
+export const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+
+const answers = (url: string) =>
+  fetch(url).then(
+    (answer) => answer.ok,
+    () => false,
+  );
+
+const same = { "Sec-Fetch-Site": "same-origin" };
+
+/** Signs in and returns the cookies to send. */
+export async function signIn(
+  base: string,
+  email = "odile@kiln.example",
+  password = "slow warm hands",
+): Promise<string> {
+  const answer = await fetch(`${base}/sign-in`, {
+    method: "POST",
+    redirect: "manual",
+    headers: { ...same, "Content-Type": "application/x-www-form-urlencoded" },
+    body: new URLSearchParams({ email, password }),
+  });
+  const cookies = answer.headers.getSetCookie().map((each) => each.split(";")[0]);
+  if (cookies.length === 0) throw new Error(`sign-in answered ${answer.status}`);
+  return cookies.join("; ");
+}
+
+/** Sends what a page would send. */
+export const post = (base: string, path: string, cookie: string, body: unknown, headers: Record<string, string> = {}) =>
+  fetch(`${base}${path}`, {
+    method: "POST",
+    redirect: "manual",
+    headers: { ...same, Cookie: cookie, "Content-Type": "application/json", ...headers },
+    body: typeof body === "string" || body instanceof Uint8Array ? (body as BodyInit) : JSON.stringify(body),
+  });
+
+/** Resident memory now and at its highest (MB). */
+export function memory(pid: number): { now: number; peak: number } {
+  const status = readFileSync(`/proc/${pid}/status`, "utf8");
+  const of = (name: string) => Number(new RegExp(`${name}:\\s+(\\d+)`).exec(status)![1]) / 1024;
+  return { now: of("VmRSS"), peak: of("VmHWM") };
 }

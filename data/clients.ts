@@ -32,8 +32,17 @@ export type ClientListed = Client & {
   visitsPlanned: number;
 };
 
-/** Clients whose name, occupation or complaint contains every word of `search`; archived ones only when asked. */
-export async function listClients(tx: Tx, search: string, archived: boolean): Promise<ClientListed[]> {
+/** How many clients a page of the list holds. */
+export const clientsAPage = 50;
+
+/**
+ * A page of the clients whose name, occupation or complaint contains every word of `search`, by name; archived ones only
+ * when asked. `after` is the last client of the page before. `more`: there is another page.
+ */
+export async function listClients(
+  tx: Tx,
+  { search = "", archived = false, after }: { search?: string; archived?: boolean; after?: string | undefined } = {},
+): Promise<{ clients: ClientListed[]; more: boolean }> {
   const query = tx("client as c")
     .select(Object.fromEntries(Object.entries(columns).map(([key, column]) => [key, `c.${column}`])))
     .select({
@@ -42,19 +51,18 @@ export async function listClients(tx: Tx, search: string, archived: boolean): Pr
       visitsDone: tx.raw("(select count(*)::int from visit v where v.client_id = c.id and v.status = 'closed')"),
       visitsPlanned: tx.raw("(select count(*)::int from visit v where v.client_id = c.id)"),
     })
-    .orderByRaw("lower(c.name), c.id");
+    .orderByRaw("lower(c.name), c.id")
+    .limit(clientsAPage + 1);
   if (archived) query.whereNotNull("c.archived_at");
   else query.whereNull("c.archived_at");
-  for (const word of search.split(/\s+/).filter(Boolean)) {
-    const pattern = `%${word.replace(/[\\%_]/g, "\\$&")}%`;
-    query.where((any) =>
-      any
-        .whereRaw("c.name ilike ?", [pattern])
-        .orWhereRaw("c.occupation ilike ?", [pattern])
-        .orWhereRaw("c.complaint ilike ?", [pattern]),
-    );
+  for (const word of search.toLowerCase().split(/\s+/).filter(Boolean).slice(0, 8))
+    query.whereRaw("c.find like ?", [`%${word.replace(/[\\%_]/g, "\\$&")}%`]);
+  if (after !== undefined) {
+    const { name } = await getClient(tx, after);
+    query.whereRaw("(lower(c.name), c.id) > (lower(?), ?::uuid)", [name, after]);
   }
-  return query;
+  const rows = (await query) as ClientListed[];
+  return { clients: rows.slice(0, clientsAPage), more: rows.length > clientsAPage };
 }
 
 export async function getClient(tx: Tx, id: string): Promise<Client> {
@@ -63,12 +71,14 @@ export async function getClient(tx: Tx, id: string): Promise<Client> {
   return row;
 }
 
-/** Saves a new client under an id the caller made: sending the same one twice makes one client. */
-export async function createClient(tx: Tx, id: string, draft: ClientDraft): Promise<void> {
-  await tx("client")
+/** Saves a new client under an id the caller made: sending the same one twice makes one client. Whether it was new. */
+export async function createClient(tx: Tx, id: string, draft: ClientDraft): Promise<boolean> {
+  const added = await tx("client")
     .insert({ id, ...toRow(draft) })
     .onConflict(["practice_id", "id"])
-    .ignore();
+    .ignore()
+    .returning("id");
+  return added.length > 0;
 }
 
 export async function updateClient(tx: Tx, id: string, version: number, draft: ClientDraft): Promise<void> {

@@ -4,15 +4,27 @@ import pg from "pg";
 // A date is a day, not a moment: keep it as "2026-11-24" instead of a Date in some time zone.
 pg.types.setTypeParser(pg.types.builtins.DATE, (day) => day);
 
-/** A transaction in which `app.practice_id` is set: every repository function takes one. */
-export type Tx = Knex.Transaction & { readonly practiceBound: unique symbol };
+/**
+ * A transaction in which `app.practice_id` is set: every repository function takes one, and every cache takes its
+ * practice from one.
+ */
+export type Tx = Knex.Transaction & { readonly practiceId: string; readonly practiceBound: unique symbol };
 
-export function connect(url: string, most = 10): Knex {
+/** How long anything may take before the database gives up on it (ms): one statement, one lock, one silent transaction. */
+const limits = { statement_timeout: 15_000, lock_timeout: 5_000, idle_in_transaction_session_timeout: 30_000 };
+
+/** `patient` for migrations, which may take their time; `within` (ms) for questions whose late answer is no answer. */
+export function connect(url: string, most = 10, kind?: { patient?: true; within?: number }): Knex {
   return knexFactory({
     client: "pg",
-    connection: { connectionString: url, application_name: "ember-path" },
+    connection: {
+      connectionString: url,
+      application_name: "ember-path",
+      ...(kind?.patient ? {} : limits),
+      ...(kind?.within ? { query_timeout: kind.within, connectionTimeoutMillis: kind.within } : {}),
+    },
     pool: { min: 0, max: most },
-    acquireConnectionTimeout: 5000,
+    acquireConnectionTimeout: kind?.within ?? 5000,
   });
 }
 
@@ -21,23 +33,32 @@ async function set(trx: Knex.Transaction, name: string, value: string): Promise<
   await trx.raw("select set_config(?, ?, true)", [name, value]);
 }
 
+/** Binds a transaction to a practice: from here on it sees the rows of `practiceId` and no others. */
+export async function bind(trx: Knex.Transaction, practiceId: string): Promise<Tx> {
+  await set(trx, "app.practice_id", practiceId);
+  return Object.assign(trx, { practiceId }) as Tx;
+}
+
 /** Runs `work` in one transaction that sees the rows of `practiceId` and no others. Throwing rolls back. */
 export function inPractice<T>(db: Knex, practiceId: string, work: (tx: Tx) => Promise<T>): Promise<T> {
-  return db.transaction(async (trx) => {
-    await set(trx, "app.practice_id", practiceId);
-    return work(trx as Tx);
-  });
+  return db.transaction(async (trx) => work(await bind(trx, practiceId)));
 }
+
+/** What shows a row to someone who has not signed in yet. */
+export type Proof = "app.sign_in_email" | "app.session_hash" | "app.device_hash" | "app.throttle_key";
+
+/** Lets a transaction see the rows that show themselves to `name` = `value`, until it is let go of again with "". */
+export const prove = (trx: Knex.Transaction, name: Proof, value: string): Promise<void> => set(trx, name, value);
 
 /** Runs `work` in a transaction that sees only rows which show themselves to `name` = `value` (sign-in). */
 export function withProof<T>(
   db: Knex,
-  name: "app.sign_in_email" | "app.session_hash" | "app.throttle_key",
+  name: Proof,
   value: string,
   work: (trx: Knex.Transaction) => Promise<T>,
 ): Promise<T> {
   return db.transaction(async (trx) => {
-    await set(trx, name, value);
+    await prove(trx, name, value);
     return work(trx);
   });
 }

@@ -11,3 +11,14 @@ export class Stale extends Error {
     super(`${what} was changed elsewhere`);
   }
 }
+
+/** As Stale, with what is there now, so that a person can choose between the two. */
+export class Overtaken extends Stale {
+  constructor(
+    what: string,
+    /** What somebody else kept meanwhile; null when they took it away. */
+    readonly theirs: unknown,
+  ) {
+    super(what);
+  }
+}

@@ -1,7 +1,9 @@
 import type { Grade, Moment, Restriction } from "../core/findings/restriction";
-import type { Listening } from "../core/light-touch/stations";
+import type { Listening, StationFelt, StationKey } from "../core/light-touch/stations";
+import { isDeepStrictEqual } from "node:util";
 import type { Tx } from "./database";
-import { NotFound } from "./errors";
+import { NotFound, Overtaken } from "./errors";
+import { keep } from "./keep";
 
 /** A client's restrictions, newest last, each with every grading; removed ones left out. */
 export async function restrictionsOf(tx: Tx, clientId: string): Promise<Restriction[]> {
@@ -39,31 +41,35 @@ export async function restrictionsOf(tx: Tx, clientId: string): Promise<Restrict
 
 export type RestrictionDraft = Omit<Restriction, "grades">;
 
-/** Adds a restriction, or corrects the one with the same id. */
-export async function saveRestriction(tx: Tx, clientId: string, draft: RestrictionDraft): Promise<void> {
+/** Adds a restriction; sent twice it is one. An id that is somebody else's, or says something else, is refused. */
+export async function addRestriction(tx: Tx, clientId: string, draft: RestrictionDraft): Promise<void> {
   const { id, region, structure, side, layer, quality, bind, ease } = draft;
-  const values = { region, structure, side, layer, quality, bind, ease };
-  await tx("restriction")
-    .insert({ id, client_id: clientId, ...values })
-    .onConflict(["practice_id", "id"])
-    .merge(values);
+  const values = { client_id: clientId, region, structure, side, layer, quality, bind, ease };
+  await keep(tx, "restriction", "restriction", { id }, null, values);
 }
 
-/** Records how a restriction grades at a visit; grading the same moment again corrects it. */
+async function ofClient(tx: Tx, clientId: string, id: string): Promise<void> {
+  if (!(await tx("restriction").where({ id, client_id: clientId }).first("id"))) throw new NotFound("restriction");
+}
+
+export type Felt = { grade: number; tenderness: number };
+
+/** Records how a client's restriction grades at a visit, where `was` stood so far. */
 export async function gradeRestriction(
   tx: Tx,
-  grading: { restrictionId: string; visitId: string; moment: Moment; grade: number; tenderness: number },
+  clientId: string,
+  at: { restrictionId: string; visitId: string; moment: Moment },
+  felt: Felt,
+  was: Felt | null | undefined,
 ): Promise<void> {
-  const { restrictionId, visitId, moment, grade, tenderness } = grading;
-  await tx("restriction_grade")
-    .insert({ restriction_id: restrictionId, visit_id: visitId, moment, grade, tenderness })
-    .onConflict(["practice_id", "restriction_id", "visit_id", "moment"])
-    .merge({ grade, tenderness });
+  await ofClient(tx, clientId, at.restrictionId);
+  const key = { restriction_id: at.restrictionId, visit_id: at.visitId, moment: at.moment };
+  await keep(tx, "grade", "restriction_grade", key, was, felt);
 }
 
-export async function setRestrictionRemoved(tx: Tx, id: string, removed: boolean): Promise<void> {
+export async function setRestrictionRemoved(tx: Tx, clientId: string, id: string, removed: boolean): Promise<void> {
   const changed = await tx("restriction")
-    .where({ id })
+    .where({ id, client_id: clientId })
     .update({ removed_at: removed ? tx.fn.now() : null });
   if (!changed) throw new NotFound("restriction");
 }
@@ -80,10 +86,29 @@ export async function listeningsOf(
     .select({ visitId: "l.visit_id", ordinal: "v.ordinal", moment: "l.moment", stations: "l.stations" });
 }
 
-/** Merges what was felt at some stations into a visit's record: two tabs at different stations lose nothing. */
-export async function saveListening(tx: Tx, visitId: string, moment: Moment, felt: Listening): Promise<void> {
+/**
+ * Keeps what was felt at one station where `was` stood so far; other stations stay as they are, so that two tabs at
+ * different stations lose nothing.
+ */
+export async function saveStation(
+  tx: Tx,
+  visitId: string,
+  moment: Moment,
+  station: StationKey,
+  felt: StationFelt,
+  was: StationFelt | null | undefined,
+): Promise<void> {
+  const key = { visit_id: visitId, moment };
+  // there is a record to lock before anything is compared
   await tx("listening")
-    .insert({ visit_id: visitId, moment, stations: JSON.stringify(felt) })
+    .insert({ ...key, stations: "{}" })
     .onConflict(["practice_id", "visit_id", "moment"])
-    .merge({ stations: tx.raw("listening.stations || excluded.stations") });
+    .ignore();
+  const { stations } = (await tx("listening").where(key).forUpdate().first<{ stations: Listening }>("stations"))!;
+  const now = stations[station] ?? null;
+  if (isDeepStrictEqual(now, felt)) return;
+  if (was !== undefined && !isDeepStrictEqual(now, was)) throw new Overtaken("station", now);
+  await tx("listening")
+    .where(key)
+    .update({ stations: JSON.stringify({ ...stations, [station]: felt }) });
 }

@@ -8,7 +8,7 @@ import { NotFound, Stale } from "./errors";
 import { handOver, handoverOfSession, takeBack } from "./handovers";
 import { currentEntries, historyVersions, recordHistory, type HistoryAct } from "./history";
 import { measurementsOf, saveMeasurement } from "./measurements";
-import { ownMeasuresOf, retireOwnMeasure, saveOwnMeasure, saveOwnScore, saveOwnWords } from "./own-measures";
+import { ownMeasuresOf, retireOwnMeasure, addOwnMeasure, saveOwnScore, saveOwnWords } from "./own-measures";
 import { hashPassword, passwordIs, practitionerOfToken, saveSettings, signIn } from "./practitioners";
 import { preferencesOf, savePreferences } from "./preferences";
 import { answersOf, decisionsOf, recordAnswer, recordDecision } from "./screening";
@@ -129,7 +129,9 @@ describe("what was said, decided and signed", () => {
     const later = { id: randomUUID(), visitId: visits[1]!, question: "hot-calf", answer: "no" as const, by };
     await work((tx) => recordAnswer(tx, id, later));
     const at = (visit: number) =>
-      work(async (tx) => (await answersOf(tx, id, visits[visit]!)).map((each) => [each.question, each.answer]));
+      work(async (tx) =>
+        (await answersOf(tx, id, { visitId: visits[visit]! })).map((each) => [each.question, each.answer]),
+      );
     expect(await at(0)).toEqual([
       ["hot-calf", "yes"],
       ["weakness", "unsure"],
@@ -205,8 +207,8 @@ describe("own scales and hand measurements", () => {
   it("keeps scores by visit; scoring again corrects", async () => {
     const { id, visits } = await newClient();
     const measure = randomUUID();
-    await work((tx) => saveOwnMeasure(tx, id, { id: measure, kind: "activity", name: "Climb" }));
-    await work((tx) => saveOwnMeasure(tx, id, { id: measure, kind: "activity", name: "Climb the stairs" }));
+    await work((tx) => addOwnMeasure(tx, id, { id: measure, kind: "activity", name: "Climb the stairs" }));
+    await work((tx) => addOwnMeasure(tx, id, { id: measure, kind: "activity", name: "Climb the stairs" }));
     await work((tx) => saveOwnScore(tx, id, measure, visits[1]!, 5));
     await work((tx) => saveOwnScore(tx, id, measure, visits[0]!, 3));
     await work((tx) => saveOwnScore(tx, id, measure, visits[1]!, 6));
@@ -226,12 +228,13 @@ describe("own scales and hand measurements", () => {
   it("takes no score over 10, and none for another client's scale", async () => {
     const [one, other] = [await newClient(), await newClient()];
     const measure = randomUUID();
-    await work((tx) => saveOwnMeasure(tx, one.id, { id: measure, kind: "pain", name: "neck" }));
+    await work((tx) => addOwnMeasure(tx, one.id, { id: measure, kind: "pain", name: "neck" }));
     await expect(work((tx) => saveOwnScore(tx, one.id, measure, one.visits[0]!, 11))).rejects.toThrow(/check/);
     await expect(work((tx) => saveOwnScore(tx, other.id, measure, other.visits[0]!, 5))).rejects.toThrow(NotFound);
     await expect(work((tx) => retireOwnMeasure(tx, other.id, measure, true))).rejects.toThrow(NotFound);
     // nor can another client's form rename it
-    await work((tx) => saveOwnMeasure(tx, other.id, { id: measure, kind: "pain", name: "renamed" }));
+    const rename = work((tx) => addOwnMeasure(tx, other.id, { id: measure, kind: "pain", name: "renamed" }));
+    await expect(rename).rejects.toThrow(Stale);
     expect((await work((tx) => ownMeasuresOf(tx, one.id))).measures).toMatchObject([{ name: "neck" }]);
   });
 
@@ -270,7 +273,7 @@ describe("handing over the tablet", () => {
   beforeAll(async () => {
     const password_hash = await hashPassword("right words");
     await work((tx) => tx("practitioner").insert({ id: randomUUID(), name: by, email, password_hash }));
-    const signedIn = await signIn(db.app, email, "right words", "x");
+    const signedIn = await signIn(db.app, { email, password: "right words", address: "x" });
     if (signedIn.kind !== "signed-in") throw new Error(signedIn.kind);
     token = signedIn.token;
     sessionId = (await work((tx) => practitionerOfToken(tx, token)))!.sessionId;
@@ -278,7 +281,7 @@ describe("handing over the tablet", () => {
 
   it("locks this sign-in to one client's questions, and no other", async () => {
     const { id, visits } = await newClient();
-    const other = await signIn(db.app, email, "right words", "y");
+    const other = await signIn(db.app, { email, password: "right words", address: "y" });
     const handover = await work((tx) => handOver(tx, sessionId, id, visits[0]!));
     expect(await work((tx) => handoverOfSession(tx, sessionId))).toMatchObject({
       id: handover,
@@ -298,7 +301,7 @@ describe("handing over the tablet", () => {
     for (let i = 0; i < 6; i++) expect(await passwordIs(db.app, { email }, "guess")).toBe(false);
     expect(await passwordIs(db.app, { email }, "right words")).toBe("throttled");
     // a client who guesses at the tablet locks nobody out of signing in elsewhere
-    expect((await signIn(db.app, email, "right words", "z")).kind).toBe("signed-in");
+    expect((await signIn(db.app, { email, password: "right words", address: "z" })).kind).toBe("signed-in");
   });
 
   it("keeps the practitioner's school with their settings", async () => {

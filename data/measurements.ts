@@ -2,6 +2,7 @@ import type { HandMeasurement } from "../core/measure/by-hand";
 import type { HandMethodKey } from "../core/measure/methods";
 import type { Moment } from "../core/findings/restriction";
 import type { Tx } from "./database";
+import { keep } from "./keep";
 
 /** What was measured by hand at all of a client's visits. */
 export async function measurementsOf(tx: Tx, clientId: string): Promise<HandMeasurement[]> {
@@ -18,20 +19,15 @@ export async function measurementsOf(tx: Tx, clientId: string): Promise<HandMeas
     });
 }
 
-/** Keeps a value; measuring the same again by the same method corrects it. `value` null takes it back. */
+/** Keeps a value where `was` stood so far. null: none, or taken back. */
 export async function saveMeasurement(
   tx: Tx,
   visitId: string,
   measured: { moment: Moment; readingId: string; method: HandMethodKey; value: number | null },
+  was?: number | null,
 ): Promise<void> {
   const { moment, readingId, method } = measured;
   const key = { visit_id: visitId, moment, reading_id: readingId, method };
-  if (measured.value === null) {
-    await tx("measurement").where(key).del();
-    return;
-  }
-  await tx("measurement")
-    .insert({ ...key, value: measured.value })
-    .onConflict(["practice_id", "visit_id", "moment", "reading_id", "method"])
-    .merge({ value: measured.value });
+  const row = (value: number | null) => (value === null ? null : { value });
+  await keep(tx, "measurement", "measurement", key, was === undefined ? undefined : row(was), row(measured.value));
 }

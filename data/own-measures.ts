@@ -1,6 +1,7 @@
 import type { OwnMeasure, OwnScore } from "../core/own-measures/own-measures";
 import type { Tx } from "./database";
 import { NotFound } from "./errors";
+import { keep } from "./keep";
 
 export async function ownMeasuresOf(
   tx: Tx,
@@ -24,16 +25,14 @@ export async function ownMeasuresOf(
   };
 }
 
-export async function saveOwnMeasure(
+/** Adds a scale; sent twice it is one. */
+export async function addOwnMeasure(
   tx: Tx,
   clientId: string,
   measure: { id: string; kind: "activity" | "pain"; name: string },
 ): Promise<void> {
-  await tx("own_measure")
-    .insert({ id: measure.id, client_id: clientId, kind: measure.kind, name: measure.name })
-    .onConflict(["practice_id", "id"])
-    .merge({ name: measure.name })
-    .where("own_measure.client_id", clientId);
+  const { id, kind, name } = measure;
+  await keep(tx, "own scale", "own_measure", { id }, null, { client_id: clientId, kind, name });
 }
 
 export async function retireOwnMeasure(tx: Tx, clientId: string, id: string, retired: boolean): Promise<void> {
@@ -43,22 +42,26 @@ export async function retireOwnMeasure(tx: Tx, clientId: string, id: string, ret
   if (!changed) throw new NotFound("own scale");
 }
 
-/** A score at a visit; scoring again corrects it. */
+/** A score at a visit, where `was` stood so far. */
 export async function saveOwnScore(
   tx: Tx,
   clientId: string,
   measureId: string,
   visitId: string,
   score: number,
+  was?: number | null,
 ): Promise<void> {
   if (!(await tx("own_measure").where({ id: measureId, client_id: clientId }).first("id")))
     throw new NotFound("own scale");
-  await tx("own_score")
-    .insert({ measure_id: measureId, visit_id: visitId, score })
-    .onConflict(["practice_id", "measure_id", "visit_id"])
-    .merge({ score });
+  const before = was === undefined || was === null ? was : { score: was };
+  await keep(tx, "score", "own_score", { measure_id: measureId, visit_id: visitId }, before, { score });
 }
 
-export async function saveOwnWords(tx: Tx, visitId: string, words: string): Promise<void> {
-  await tx("own_words").insert({ visit_id: visitId, words }).onConflict(["practice_id", "visit_id"]).merge({ words });
+/** The client's own words at a visit, where `was` stood so far ("": nothing). */
+export async function saveOwnWords(tx: Tx, visitId: string, words: string, was?: string): Promise<void> {
+  const before = was === undefined ? undefined : was === "" ? null : { words: was };
+  const stored = await tx("own_words").where({ visit_id: visitId }).first<{ words: string } | undefined>("words");
+  // words that were emptied are no words
+  const empty = stored?.words === "" && before === null;
+  await keep(tx, "own words", "own_words", { visit_id: visitId }, empty ? { words: "" } : before, { words });
 }

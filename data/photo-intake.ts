@@ -1,11 +1,16 @@
 import sharp, { type Sharp } from "sharp";
 
+// One core for a picture, the others for everybody else; and nothing of a picture is kept for the next one.
+sharp.concurrency(1);
+sharp.cache(false);
+
 /** A picture that cannot be taken in, with a sentence that says what was wrong with it. */
 export class UnfitPicture extends Error {}
 
 export const mostBytes = 25 * 1024 * 1024;
 const longestSide = 4000;
-const mostPixels = 80_000_000;
+/** Decoded, this many take some 250 MB: more than any usual camera makes. */
+const mostPixels = 64_000_000;
 const thumbHeight = 180;
 
 /** First bytes of the kinds of file that are taken; the name and the browser's word for it count for nothing. */
@@ -57,7 +62,11 @@ export async function takeIn(bytes: Buffer, face?: Face): Promise<TakenIn> {
   if (!kinds.some((kind) => kind.test(bytes))) throw new UnfitPicture("This is not a JPEG, PNG or WebP picture.");
   try {
     const picture = sharp(bytes, { limitInputPixels: mostPixels, failOn: "truncated" });
-    const { pages = 1 } = await picture.metadata();
+    const { pages = 1, width = 0, height = 0 } = await sharp(bytes, { limitInputPixels: false }).metadata();
+    if (width * height > mostPixels)
+      throw new UnfitPicture(
+        `The picture has ${Math.round((width * height) / 1e6)} megapixels; at most ${mostPixels / 1e6} are taken.`,
+      );
     if (pages > 1) throw new UnfitPicture("This is an animation; a single still picture is needed.");
     const { data, info } = await picture
       .rotate()

@@ -73,8 +73,11 @@ export async function addPhoto(
   },
   file: { mime: string; bytes: Buffer; thumb: Buffer },
 ): Promise<void> {
-  const again = await tx("photo").where({ id: photo.id }).first("id");
-  if (again) return;
+  const again = await tx("photo").where({ id: photo.id }).first<{ visit_id: string } | undefined>("visit_id");
+  if (again) {
+    if (again.visit_id !== photo.visitId) throw new Stale("photo");
+    return;
+  }
   await tx("photo")
     .where({ visit_id: photo.visitId, moment: photo.moment, view: photo.view })
     .whereNull("replaced_at")
@@ -130,14 +133,22 @@ export async function saveMarks(
   throw new Stale("photo");
 }
 
-/** Takes a picture away; `restorePhoto` brings it back. */
-export async function removePhoto(tx: Tx, id: string): Promise<void> {
+/** Throws unless the picture is one of this client's. */
+async function ofClient(tx: Tx, clientId: string, id: string): Promise<void> {
+  const own = tx("photo as p").join("visit as v", "v.id", "p.visit_id").where({ "p.id": id, "v.client_id": clientId });
+  if (!(await own.first("p.id"))) throw new NotFound("photo");
+}
+
+/** Takes a client's picture away; `restorePhoto` brings it back. */
+export async function removePhoto(tx: Tx, clientId: string, id: string): Promise<void> {
+  await ofClient(tx, clientId, id);
   const changed = await tx("photo").where({ id }).whereNull("replaced_at").update({ replaced_at: tx.fn.now() });
   if (!changed) throw new NotFound("photo");
 }
 
 /** Deletes a picture that was put aside, its marks with it. Nothing brings it back. */
-export async function deletePhoto(tx: Tx, id: string): Promise<void> {
+export async function deletePhoto(tx: Tx, clientId: string, id: string): Promise<void> {
+  await ofClient(tx, clientId, id);
   const gone = await tx("photo").where({ id }).whereNotNull("replaced_at").del();
   if (!gone) throw new NotFound("photo");
 }
@@ -148,7 +159,8 @@ export async function deletePictures(tx: Tx, clientId: string): Promise<number> 
   return tx("photo_file").whereIn("photo_id", ids).del();
 }
 
-export async function restorePhoto(tx: Tx, id: string): Promise<void> {
+export async function restorePhoto(tx: Tx, clientId: string, id: string): Promise<void> {
+  await ofClient(tx, clientId, id);
   const photo = await tx("photo").where({ id }).first<{ visit_id: string; moment: string; view: string } | undefined>();
   if (!photo) throw new NotFound("photo");
   const { visit_id, moment, view } = photo;

@@ -2,8 +2,11 @@ import { createHash, randomBytes, randomUUID } from "node:crypto";
 import { hash, verify } from "@node-rs/argon2";
 import type { Knex } from "knex";
 import type { PhotoSetup } from "../core/measure/calibration";
-import type { School } from "../core/screening/facts";
-import { inPractice, withProof, type Tx } from "./database";
+import { usualSchool, type School } from "../core/screening/facts";
+import { isDeepStrictEqual } from "node:util";
+import { Overtaken } from "./errors";
+import { inPractice, prove, withProof, type Tx } from "./database";
+import { Lane } from "./lane";
 
 /** How the camera is usually set up, in mm: asked once, noted with every picture. */
 export type StandSetup = Pick<
@@ -27,35 +30,48 @@ const sha256 = (text: string) => createHash("sha256").update(text).digest("hex")
 /** OWASP's minimum for argon2id: 19 MiB, two passes, one lane (Password Storage Cheat Sheet, from memory). */
 const argon = { memoryCost: 19456, timeCost: 2, parallelism: 1 };
 
+/** Checking a password costs memory and time on purpose: two at once, and a bounded number waiting from one address. */
+const checking = new Lane({ atOnce: 2, inside: 64, ofOne: 8 });
+
 /** A hash of nothing anyone can type: checking against it makes an unknown e-mail as slow as a wrong password. */
 const nobody = hash(randomBytes(32), argon);
 
 export const hashPassword = (password: string) => hash(password, argon);
 
-/** Sessions end after this many hours, and sooner by signing out. */
+/** Sign-ins end after this many hours, after fewer without a request, and sooner by signing out. */
 export const sessionHours = 14;
+export const idleHours = 3;
+
 const throttleMinutes = 15;
+/** Wrong passwords in a quarter of an hour: for one account from devices it does not know; for one device it knows. */
 const attemptsPerEmail = 6;
+const attemptsPerDevice = 6;
+/** From here on an address waits before each try. It is never shut out: others may share it. */
 const attemptsPerAddress = 40;
+const slowSeconds = 3;
 
 export type SignIn =
-  { kind: "signed-in"; token: string } | { kind: "refused" } | { kind: "throttled"; minutes: number };
+  { kind: "signed-in"; token: string; device: string } | { kind: "refused" } | { kind: "throttled"; minutes: number };
 
-async function tooMany(db: Knex, key: string, most: number): Promise<boolean> {
+/** Notes an attempt under `key` and says how many there are of late; over `most`, none is noted. */
+async function attempt(db: Knex, key: string, most: number): Promise<number> {
   return withProof(db, "app.throttle_key", key, async (trx) => {
-    await trx("sign_in_attempt")
-      .where("at", "<", trx.raw(`now() - interval '${throttleMinutes} minutes'`))
-      .del();
+    // old attempts of everybody are swept; those that another request is sweeping are left to it
+    await trx.raw(
+      `delete from sign_in_attempt where ctid = any(array(select ctid from sign_in_attempt
+       where at < now() - interval '${throttleMinutes} minutes' limit 500 for update skip locked))`,
+    );
     // Serialise attempts on one key: a burst in parallel must not slip under the limit.
     await trx.raw("select pg_advisory_xact_lock(hashtextextended(?, 0))", [key]);
-    const counted = await trx("sign_in_attempt").count<{ count: string }[]>("* as count");
-    if (Number(counted[0]?.count) >= most) return true;
-    await trx("sign_in_attempt").insert({ throttle_key: key });
-    return false;
+    const counted = await trx("sign_in_attempt").where({ throttle_key: key }).count<{ count: string }[]>("* as count");
+    const before = Number(counted[0]?.count);
+    if (before < most) await trx("sign_in_attempt").insert({ throttle_key: key });
+    return before;
   });
 }
 
-const forget = (db: Knex, key: string) => withProof(db, "app.throttle_key", key, (trx) => trx("sign_in_attempt").del());
+const forget = (db: Knex, key: string) =>
+  withProof(db, "app.throttle_key", key, (trx) => trx("sign_in_attempt").where({ throttle_key: key }).del());
 
 /** A sign-in that succeeded was no attempt at guessing: it does not count against others at the same address. */
 const giveBack = (db: Knex, key: string) =>
@@ -65,22 +81,50 @@ const giveBack = (db: Knex, key: string) =>
       .del(),
   );
 
-/** Checks e-mail and password; on success opens a session and returns its token, which is stored only as a hash. */
-export async function signIn(db: Knex, email: string, password: string, address: string): Promise<SignIn> {
-  const account = email.trim().toLowerCase();
-  const keys = { email: sha256(`email ${account}`), address: sha256(`address ${address}`) };
-  if ((await tooMany(db, keys.email, attemptsPerEmail)) || (await tooMany(db, keys.address, attemptsPerAddress)))
-    return { kind: "throttled", minutes: throttleMinutes };
-  const row = await withProof(db, "app.sign_in_email", account, (trx) =>
-    trx("practitioner").first<{ id: string; practice_id: string; password_hash: string } | undefined>(),
-  );
-  const right = await verify(row?.password_hash ?? (await nobody), password);
+const pause = (seconds: number) => new Promise((resolve) => setTimeout(resolve, seconds * 1000));
+
+/** A key of the throttle: what is counted, and for whom. Nothing that can be read back. */
+export const throttleKey = (what: "email" | "device" | "address" | "own", whose: string) => sha256(`${what} ${whose}`);
+
+/**
+ * Checks e-mail and password; on success opens a session and returns its token, and the device's. Both are stored only
+ * as hashes. A device that signed in to this account before has a count of its own: strangers who try passwords, from
+ * wherever, cannot shut it out.
+ */
+export async function signIn(
+  db: Knex,
+  asked: { email: string; password: string; address: string; device?: string | undefined },
+  wait: (seconds: number) => Promise<unknown> = pause,
+): Promise<SignIn> {
+  const email = asked.email.trim().toLowerCase();
+  const [row, known] = await withProof(db, "app.sign_in_email", email, async (trx) => {
+    const found = await trx("practitioner").first<
+      { id: string; practice_id: string; password_hash: string } | undefined
+    >();
+    if (!found || !asked.device) return [found, false] as const;
+    await prove(trx, "app.device_hash", sha256(asked.device));
+    return [found, Boolean(await trx("known_device").where({ practitioner_id: found.id }).first("id"))] as const;
+  });
+  const address = throttleKey("address", asked.address);
+  const own = known ? throttleKey("device", `${asked.device} ${email}`) : throttleKey("email", email);
+  const most = known ? attemptsPerDevice : attemptsPerEmail;
+  if ((await attempt(db, own, most)) >= most) return { kind: "throttled", minutes: throttleMinutes };
+  if (!known && (await attempt(db, address, attemptsPerAddress)) >= attemptsPerAddress) await wait(slowSeconds);
+  const against = row?.password_hash ?? (await nobody);
+  const right = await checking.through(asked.address, () => verify(against, asked.password));
   if (!row || !right) return { kind: "refused" };
-  await forget(db, keys.email);
-  await giveBack(db, keys.address);
+  await forget(db, own);
+  if (!known) await giveBack(db, address);
   const token = randomBytes(32).toString("base64url");
+  const device = known ? asked.device! : randomBytes(32).toString("base64url");
   await inPractice(db, row.practice_id, async (tx) => {
     await tx("auth_session").where("expires_at", "<", tx.fn.now()).del();
+    await tx("known_device").where("seen_at", "<", tx.raw("now() - interval '1 year'")).del();
+    if (known)
+      await tx("known_device")
+        .where({ token_hash: sha256(device) })
+        .update({ seen_at: tx.fn.now() });
+    else await tx("known_device").insert({ id: randomUUID(), practitioner_id: row.id, token_hash: sha256(device) });
     await tx("auth_session").insert({
       id: randomUUID(),
       practitioner_id: row.id,
@@ -88,25 +132,31 @@ export async function signIn(db: Knex, email: string, password: string, address:
       expires_at: tx.raw(`now() + interval '${sessionHours} hours'`),
     });
   });
-  return { kind: "signed-in", token };
+  return { kind: "signed-in", token, device };
 }
 
-/** The practice a session token belongs to, or undefined when it is unknown or over. */
-export async function practiceOfToken(db: Knex, token: string): Promise<string | undefined> {
-  const row = await withProof(db, "app.session_hash", sha256(token), (trx) =>
-    trx("auth_session")
-      .where("expires_at", ">", trx.fn.now())
-      .first<{ practice_id: string } | undefined>("practice_id"),
-  );
-  return row?.practice_id;
+/** Under which a session shows itself to whoever carries its token. */
+export const proofOfToken = (token: string): string => sha256(token);
+
+/** Whether a session token is still good: for the sign-in page, which sends on who is signed in already. */
+export async function isSignedIn(db: Knex, token: string): Promise<boolean> {
+  return withProof(db, "app.session_hash", proofOfToken(token), async (trx) => {
+    const row = await trx("auth_session").where(alive(trx, "auth_session")).first("practice_id");
+    return row !== undefined;
+  });
 }
 
+const alive = (trx: Knex.Transaction, s: string) =>
+  trx.raw(`${s}.expires_at > now() and ${s}.seen_at > now() - interval '${idleHours} hours'`);
+
+/** Who a session token belongs to while it is good; notes, every few minutes, that they are still there. */
 export async function practitionerOfToken(tx: Tx, token: string): Promise<Practitioner | undefined> {
-  return tx("auth_session as s")
+  const found = await tx("auth_session as s")
     .join("practitioner as p", "p.id", "s.practitioner_id")
     .join("practice as h", "h.practice_id", "p.practice_id")
     .where("s.token_hash", sha256(token))
-    .first<Practitioner | undefined>({
+    .where(alive(tx, "s"))
+    .select({
       id: "p.id",
       practiceId: "p.practice_id",
       practiceName: "h.name",
@@ -114,7 +164,18 @@ export async function practitionerOfToken(tx: Tx, token: string): Promise<Practi
       email: "p.email",
       settings: "p.settings",
       sessionId: "s.id",
-    });
+      quiet: tx.raw("s.seen_at < now() - interval '5 minutes'"),
+    })
+    .first<(Practitioner & { quiet: boolean }) | undefined>();
+  if (!found) return undefined;
+  const { quiet, ...practitioner } = found;
+  // somebody else's request of the same session may be noting it: that one will do
+  if (quiet)
+    await tx.raw(
+      "update auth_session set seen_at = now() where id = (select id from auth_session where id = ? for update skip locked)",
+      [practitioner.sessionId],
+    );
+  return practitioner;
 }
 
 /** Whether a password is the practitioner's own: asked for where a sign-in alone is not enough. Throttled. */
@@ -123,12 +184,13 @@ export async function passwordIs(
   practitioner: Pick<Practitioner, "email">,
   password: string,
 ): Promise<boolean | "throttled"> {
-  const key = sha256(`own ${practitioner.email}`);
-  if (await tooMany(db, key, attemptsPerEmail)) return "throttled";
+  const key = throttleKey("own", practitioner.email);
+  if ((await attempt(db, key, attemptsPerEmail)) >= attemptsPerEmail) return "throttled";
   const row = await withProof(db, "app.sign_in_email", practitioner.email, (trx) =>
     trx("practitioner").first<{ password_hash: string } | undefined>("password_hash"),
   );
-  const right = row !== undefined && (await verify(row.password_hash, password));
+  const right =
+    row !== undefined && (await checking.through(practitioner.email, () => verify(row.password_hash, password)));
   if (right) await forget(db, key);
   return right;
 }
@@ -137,9 +199,27 @@ export async function signOut(tx: Tx, token: string): Promise<void> {
   await tx("auth_session").where("token_hash", sha256(token)).del();
 }
 
+/** Ends every session of a practitioner, on all devices, and forgets the devices. */
+export async function signOutEverywhere(tx: Tx, practitionerId: string): Promise<void> {
+  await tx("auth_session").where({ practitioner_id: practitionerId }).del();
+  await tx("known_device").where({ practitioner_id: practitionerId }).del();
+}
+
 /** Changes some of a practitioner's settings; the others stay as they are. */
 export async function saveSettings(tx: Tx, id: string, change: Practitioner["settings"]): Promise<void> {
   await tx("practitioner")
     .where({ id })
     .update({ settings: tx.raw("settings || ?::jsonb", [JSON.stringify(change)]) });
+}
+
+/** Changes how a practitioner works, where `was` stood so far; what was never told stands as usual. */
+export async function saveSchool(tx: Tx, id: string, school: School, was?: School): Promise<void> {
+  const { settings } = (await tx("practitioner")
+    .where({ id })
+    .forUpdate()
+    .first<Pick<Practitioner, "settings">>("settings"))!;
+  const now = { ...usualSchool, ...settings.school };
+  if (isDeepStrictEqual(now, school)) return;
+  if (was !== undefined && !isDeepStrictEqual(now, was)) throw new Overtaken("settings", now);
+  await saveSettings(tx, id, { school });
 }

@@ -4,10 +4,11 @@ import { createClient, getClient, listClients, setArchived, updateClient } from 
 import { Stale } from "./errors";
 import {
   gradeRestriction,
+  type Felt,
   listeningsOf,
   restrictionsOf,
-  saveListening,
-  saveRestriction,
+  saveStation,
+  addRestriction,
   setRestrictionRemoved,
 } from "./findings";
 import { addPhoto, photosOfClient, removePhoto, restorePhoto, saveMarks } from "./photos";
@@ -15,7 +16,7 @@ import { saveSeries, seriesOf, type SeriesSettings } from "./series";
 import { appendEvents, eventsOf } from "./session-events";
 import { draft, makeDatabase, type TestDatabase } from "./test/database";
 import type { Tx } from "./database";
-import { closeVisit, listVisits, planVisits, setVisitStatus } from "./visits";
+import { closeVisit, listVisits, planVisits } from "./visits";
 
 let db: TestDatabase;
 beforeAll(async () => {
@@ -36,15 +37,15 @@ describe("clients", () => {
     const id = randomUUID();
     await work((tx) => createClient(tx, id, { ...draft, name: "Twice" }));
     await work((tx) => createClient(tx, id, { ...draft, name: "Twice again" }));
-    expect(await work(async (tx) => (await listClients(tx, "twice", false)).map((client) => client.name))).toEqual([
-      "Twice",
-    ]);
+    expect(
+      await work(async (tx) => (await listClients(tx, { search: "twice" })).clients.map((client) => client.name)),
+    ).toEqual(["Twice"]);
   });
 
   it("finds by every word, in any field, and takes % and _ for what they are", async () => {
     await newClient({ name: "Ada Finder", occupation: "bell_founder", complaint: "100% stiff" });
     const found = (search: string) =>
-      work(async (tx) => (await listClients(tx, search, false)).map((client) => client.name));
+      work(async (tx) => (await listClients(tx, { search })).clients.map((client) => client.name));
     expect(await found("stiff ada")).toEqual(["Ada Finder"]);
     expect(await found("100%")).toEqual(["Ada Finder"]);
     expect(await found("bell_f")).toEqual(["Ada Finder"]);
@@ -65,9 +66,11 @@ describe("clients", () => {
   it("archives and brings back with all visits", async () => {
     const { id } = await newClient({ name: "Archie" });
     await work((tx) => setArchived(tx, id, true));
-    expect(await work((tx) => listClients(tx, "archie", false))).toEqual([]);
+    expect(await work(async (tx) => (await listClients(tx, { search: "archie" })).clients)).toEqual([]);
     await work((tx) => setArchived(tx, id, false));
-    expect(await work((tx) => listClients(tx, "archie", false))).toMatchObject([{ visitsPlanned: 3 }]);
+    expect(await work(async (tx) => (await listClients(tx, { search: "archie" })).clients)).toMatchObject([
+      { visitsPlanned: 3 },
+    ]);
   });
 });
 
@@ -75,8 +78,8 @@ describe("visits", () => {
   it("moves planned visits, leaves worked ones, and drops surplus ones that hold nothing", async () => {
     const { id, visits } = await newClient();
     await work(async (tx) => {
-      await setVisitStatus(tx, visits[0]!.id, "closed");
-      await saveListening(tx, visits[2]!.id, "before", { heels: { symmetry: "even" } });
+      await tx("visit").where({ id: visits[0]!.id }).update({ status: "closed" });
+      await saveStation(tx, visits[2]!.id, "before", "heels", { symmetry: "even" }, null);
       await planVisits(tx, id, ["2026-02-01", "2026-02-08"]);
     });
     expect(await work(async (tx) => (await listVisits(tx, id)).map((visit) => [visit.onDate, visit.status]))).toEqual([
@@ -126,9 +129,9 @@ describe("photos", () => {
     await work((tx) => addPhoto(tx, two, file));
     const current = () => work(async (tx) => (await photosOfClient(tx, id)).map((each) => [each.id, each.marks]));
     expect(await current()).toEqual([[two.id, {}]]);
-    await work((tx) => restorePhoto(tx, one.id));
+    await work((tx) => restorePhoto(tx, id, one.id));
     expect(await current()).toEqual([[one.id, { "stick.top": { x: 1, y: 2 } }]]);
-    await work((tx) => removePhoto(tx, one.id));
+    await work((tx) => removePhoto(tx, id, one.id));
     expect(await current()).toEqual([]);
   });
 
@@ -156,42 +159,32 @@ describe("findings", () => {
       ease: "" as const,
     };
     await work(async (tx) => {
-      await saveRestriction(tx, id, restriction);
-      await gradeRestriction(tx, {
-        restrictionId: restriction.id,
-        visitId: visits[1]!.id,
-        moment: "before",
-        grade: 1,
-        tenderness: 0,
-      });
-      await gradeRestriction(tx, {
-        restrictionId: restriction.id,
-        visitId: visits[0]!.id,
-        moment: "before",
-        grade: 2,
-        tenderness: 4,
-      });
-      await gradeRestriction(tx, {
-        restrictionId: restriction.id,
-        visitId: visits[0]!.id,
-        moment: "before",
-        grade: 3,
-        tenderness: 5,
-      });
+      await addRestriction(tx, id, restriction);
+      const grade = (visit: number, felt: Felt, was: Felt | null) =>
+        gradeRestriction(
+          tx,
+          id,
+          { restrictionId: restriction.id, visitId: visits[visit]!.id, moment: "before" },
+          felt,
+          was,
+        );
+      await grade(1, { grade: 1, tenderness: 0 }, null);
+      await grade(0, { grade: 2, tenderness: 4 }, null);
+      await grade(0, { grade: 3, tenderness: 5 }, { grade: 2, tenderness: 4 });
     });
     const [stored] = await work((tx) => restrictionsOf(tx, id));
     expect(stored!.grades).toEqual([
       { visit: 1, moment: "before", grade: 3, tenderness: 5 },
       { visit: 2, moment: "before", grade: 1, tenderness: 0 },
     ]);
-    await work((tx) => setRestrictionRemoved(tx, restriction.id, true));
+    await work((tx) => setRestrictionRemoved(tx, id, restriction.id, true));
     expect(await work((tx) => restrictionsOf(tx, id))).toEqual([]);
   });
 
   it("merges stations heard in two tabs", async () => {
     const { id, visits } = await newClient();
-    await work((tx) => saveListening(tx, visits[0]!.id, "before", { heels: { symmetry: "even" } }));
-    await work((tx) => saveListening(tx, visits[0]!.id, "before", { ribs: { symmetry: "left leads" } }));
+    await work((tx) => saveStation(tx, visits[0]!.id, "before", "heels", { symmetry: "even" }, null));
+    await work((tx) => saveStation(tx, visits[0]!.id, "before", "ribs", { symmetry: "left leads" }, null));
     expect((await work((tx) => listeningsOf(tx, id)))[0]!.stations).toEqual({
       heels: { symmetry: "even" },
       ribs: { symmetry: "left leads" },

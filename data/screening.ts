@@ -5,9 +5,15 @@ import type { Tx } from "./database";
 
 export type RecordedAnswer = GivenAnswer & { by: string };
 
-/** The latest answer to each question, and who gave it; of one visit alone when it is named. */
-export async function answersOf(tx: Tx, clientId: string, visitId?: string): Promise<RecordedAnswer[]> {
-  const rows = await tx("screening_answer")
+/** The latest answer to each question, and who gave it; of one visit alone, or until a moment (ISO), when given. */
+export async function answersOf(
+  tx: Tx,
+  clientId: string,
+  { visitId, until }: { visitId?: string | undefined; until?: string | undefined } = {},
+): Promise<RecordedAnswer[]> {
+  const query = tx("screening_answer");
+  if (until !== undefined) query.where("created_at", "<=", until);
+  const rows = await query
     .distinctOn("question")
     .where({ client_id: clientId, ...(visitId === undefined ? {} : { visit_id: visitId }) })
     .orderBy([{ column: "question" }, { column: "seq", order: "desc" }]);

@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import type { Knex } from "knex";
 import type { Tx } from "./database";
 import { NotFound, Stale } from "./errors";
 
@@ -34,7 +35,11 @@ export async function getVisit(tx: Tx, id: string): Promise<Visit> {
 }
 
 /** Visits of all clients between two days, with the client's name, for agenda and calendar. */
-export const visitsBetween = (tx: Tx, from: string, to: string): Promise<(Visit & { clientName: string })[]> =>
+export const visitsBetween = (
+  tx: Tx,
+  from: string,
+  to: string,
+): Knex.QueryBuilder<object, (Visit & { clientName: string })[]> =>
   tx("visit as v")
     .join("client as c", "c.id", "v.client_id")
     .whereNull("c.archived_at")
@@ -44,6 +49,22 @@ export const visitsBetween = (tx: Tx, from: string, to: string): Promise<(Visit 
       ...Object.fromEntries(Object.entries(columns).map(([key, column]) => [key, `v.${column}`])),
       clientName: "c.name",
     });
+
+/** The visits still to be closed of the first day from `from` to `to` that has any, with the client's name. */
+export const visitsOfNextDay = (tx: Tx, from: string, to: string): Promise<(Visit & { clientName: string })[]> =>
+  visitsBetween(tx, from, to).modify((query) =>
+    query
+      .whereNot("v.status", "closed")
+      .where(
+        "v.on_date",
+        tx("visit as n")
+          .join("client as k", "k.id", "n.client_id")
+          .whereNull("k.archived_at")
+          .whereNot("n.status", "closed")
+          .whereBetween("n.on_date", [from, to])
+          .min("n.on_date"),
+      ),
+  );
 
 /** Visits whose run sheet was started and never finished. */
 export const unfinishedVisits = (tx: Tx): Promise<(Visit & { clientName: string })[]> =>
@@ -86,6 +107,7 @@ async function hasRecords(tx: Tx, visitId: string): Promise<boolean> {
     "own_words",
     "consent",
     "screening_answer",
+    "handover",
   ])
     if (await tx(table).where({ visit_id: visitId }).first("visit_id")) return true;
   return false;
@@ -109,8 +131,9 @@ export async function currentVisit(tx: Tx, clientId: string, today: string): Pro
   return (await listVisits(tx, clientId)).at(-1)!;
 }
 
-export async function setVisitStatus(tx: Tx, id: string, status: VisitStatus): Promise<void> {
-  await tx("visit").where({ id }).whereNot({ status }).update({ status });
+/** A planned visit is being worked: it stands on the day on which that happens. */
+export async function openVisit(tx: Tx, id: string, day: string): Promise<void> {
+  await tx("visit").where({ id, status: "planned" }).update({ status: "open", on_date: day });
 }
 
 export async function closeVisit(tx: Tx, id: string, version: number, note: string): Promise<void> {

@@ -1,7 +1,7 @@
 // npm run dev: the application from its sources, reloading as they change, on the demo's cluster.
 import { spawn } from "node:child_process";
 import { join } from "node:path";
-import { freePort, installPackages, main, root, step } from "./lib/steps.mjs";
+import { freePort, installPackages, main, root, step, Stop } from "./lib/steps.mjs";
 
 main(async () => {
   if (!process.execArgv.includes("--conditions=development")) {
@@ -16,6 +16,12 @@ main(async () => {
   }
   await installPackages();
   const { databaseUrls } = await import("./lib/postgres.mjs");
+  const { enter } = await import("./lib/users.mjs");
+  if (process.env.DATABASE_URL && !process.argv.includes("--with-demo"))
+    throw new Stop(
+      "DATABASE_URL is set: the demo practice, whose passwords are published, is loaded there only with -- --with-demo.",
+    );
+  if (!process.env.DATABASE_URL) enter(join(root, ".data"), { what: "dev" });
   let urls;
   await step("PostgreSQL", async () => {
     urls = await databaseUrls(join(root, ".data"));

@@ -4,9 +4,11 @@ import Snackbar from "@mui/material/Snackbar";
 import { createContext, useCallback, useContext, useEffect, useState, type ReactNode } from "react";
 
 import { unsent } from "./keep-typed";
+import { onOtherTabs } from "./other-tabs";
 
-type Notice = { key: number; text: string; severity: "info" | "error"; undo?: () => void };
-type Notify = (text: string, options?: { undo?: () => void; severity?: "info" | "error" }) => void;
+type Options = { severity?: "info" | "error"; undo?: () => void; again?: () => void };
+type Notice = Options & { key: number; text: string };
+type Notify = (text: string, options?: Options) => void;
 
 const NotifyContext = createContext<Notify>(() => undefined);
 
@@ -17,8 +19,7 @@ export const useNotify = (): Notify => useContext(NotifyContext);
 export function Notices({ children }: { children: ReactNode }) {
   const [notice, setNotice] = useState<Notice | undefined>();
   const notify = useCallback<Notify>(
-    (text, { undo, severity = "info" } = {}) =>
-      setNotice((last) => ({ key: (last?.key ?? 0) + 1, text, severity, ...(undo ? { undo } : {}) })),
+    (text, options = {}) => setNotice((last) => ({ key: (last?.key ?? 0) + 1, text, ...options })),
     [],
   );
   useEffect(() => {
@@ -29,8 +30,34 @@ export function Notices({ children }: { children: ReactNode }) {
     window.addEventListener(unsent, lost);
     return () => window.removeEventListener(unsent, lost);
   }, [notify]);
-  const close = () => setNotice(undefined);
+  useEffect(
+    () =>
+      onOtherTabs((path) => {
+        const [, place, id] = path.split("/");
+        const [, here, mine] = window.location.pathname.split("/");
+        if (place !== here || id !== mine) return;
+        notify("Changed in another tab. What you see here is from before.", {
+          again: () => window.location.reload(),
+        });
+      }),
+    [notify],
+  );
+  // Ctrl+Z undoes what a notice offers to undo, wherever nothing is being typed and nothing else hears it.
   const undo = notice?.undo;
+  useEffect(() => {
+    if (!undo) return;
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.shiftKey || event.key.toLowerCase() !== "z") return;
+      if (event.defaultPrevented || (event.target as HTMLElement).closest("input, textarea, [contenteditable]")) return;
+      event.preventDefault();
+      undo();
+      setNotice(undefined);
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, [undo]);
+  const close = () => setNotice(undefined);
+  const act = undo ?? notice?.again;
   return (
     <NotifyContext.Provider value={notify}>
       {children}
@@ -43,22 +70,22 @@ export function Notices({ children }: { children: ReactNode }) {
           anchorOrigin={{ vertical: "bottom", horizontal: "right" }}
         >
           <Alert
-            severity={notice.severity}
+            severity={notice.severity ?? "info"}
             variant="outlined"
             icon={false}
             onClose={close}
             sx={{ bgcolor: "background.paper", alignItems: "center", boxShadow: 4 }}
             action={
-              undo && (
+              act && (
                 <Button
                   color="inherit"
                   size="small"
                   onClick={() => {
-                    undo();
+                    act();
                     close();
                   }}
                 >
-                  Undo
+                  {undo ? "Undo" : "Load again"}
                 </Button>
               )
             }

@@ -1,5 +1,14 @@
 import { catalogue, techniqueOf } from "../techniques/catalogue";
-import { areaOf, areasIn, consentTexts, sensitiveAreas, stands, textFor, type ConsentRecord } from "./consent";
+import {
+  areaOf,
+  areasIn,
+  lawfulSignature,
+  consentTexts,
+  sensitiveAreas,
+  stands,
+  textFor,
+  type ConsentRecord,
+} from "./consent";
 
 let count = 0;
 const record = (subject: ConsentRecord["subject"], given: boolean, visitId = "v1"): ConsentRecord => ({
@@ -52,4 +61,26 @@ describe("consent", () => {
     const some = ["psoas-wait", "pec-major-sink", "rib-space-glide", "settle-touch"].map(techniqueOf);
     expect(areasIn(some)).toEqual(["belly", "chest"]);
   });
+});
+
+describe("a signature", () => {
+  const stroke = (points: number) => Array.from({ length: points }, (_, i) => [i % 1000, 150]);
+
+  it("is taken as the pad makes it, or left out", () => {
+    expect(lawfulSignature(null)).toBeNull();
+    expect(lawfulSignature(undefined)).toBeNull();
+    expect(lawfulSignature([stroke(3), []])).toEqual([stroke(3), []]);
+    expect(lawfulSignature([stroke(4000)])).toHaveLength(1);
+  });
+
+  it.each([
+    ["text"],
+    [[[[1, "x"]]]],
+    [[[[1, 2, 3]]]],
+    [[[[1, 1201]]]],
+    [[[[0.5, 1]]]],
+    [["stroke"]],
+    [[stroke(2000), stroke(2001)]],
+    [Array.from({ length: 61 }, () => stroke(1))],
+  ])("is refused when no pad made it: %#", (sent) => expect(lawfulSignature(sent)).toBeUndefined());
 });

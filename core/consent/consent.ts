@@ -4,6 +4,25 @@ import type { Technique } from "../techniques/technique";
 /** A stroke of a signature drawn on screen: points in a box 1000 wide and 300 high. */
 export type Stroke = readonly (readonly [x: number, y: number])[];
 
+/** What a signature pad can make, with room to spare. */
+const mostStrokes = 60;
+const mostPoints = 4000;
+
+/**
+ * A signature as it was sent: null when there is none, undefined when it is not one the pad can make (whole coordinates
+ * a little around its box). Looks at each point once, and at none when there are too many.
+ */
+export function lawfulSignature(sent: unknown): Stroke[] | null | undefined {
+  if (sent === null || sent === undefined) return null;
+  if (!Array.isArray(sent) || sent.length > mostStrokes) return undefined;
+  const strokes = sent as unknown[];
+  const points = strokes.reduce<number>((sum, stroke) => sum + (Array.isArray(stroke) ? stroke.length : Infinity), 0);
+  if (points > mostPoints) return undefined;
+  const within = (each: unknown) => Number.isInteger(each) && Number(each) >= -200 && Number(each) <= 1200;
+  const sound = (point: unknown) => Array.isArray(point) && point.length === 2 && point.every(within);
+  return strokes.every((stroke) => (stroke as unknown[]).every(sound)) ? (strokes as Stroke[]) : undefined;
+}
+
 export const sensitiveAreas = {
   chest: "Chest near the breast",
   belly: "Abdomen",

@@ -1,7 +1,7 @@
 import { addDays, format, parseISO } from "date-fns";
 import type { Knex } from "knex";
 import { seeded, seedOf, type Random } from "../../core/random";
-import type { Listening } from "../../core/light-touch/stations";
+import type { Listening, StationKey } from "../../core/light-touch/stations";
 import { stations } from "../../core/light-touch/stations";
 import { closingNote } from "../../core/session/closing-note";
 import { runSteps, type SessionEvent } from "../../core/session/events";
@@ -9,7 +9,7 @@ import { foldRun } from "../../core/session/fold";
 import type { PlannedSession } from "../../core/series/plan";
 import { inPractice, type Tx } from "../database";
 import { createClient } from "../clients";
-import { gradeRestriction, saveListening, saveRestriction } from "../findings";
+import { addRestriction, gradeRestriction, saveStation } from "../findings";
 import { addPhoto } from "../photos";
 import { takeIn } from "../photo-intake";
 import { hashPassword } from "../practitioners";
@@ -22,7 +22,7 @@ import { usualPreferences } from "../../core/screening/facts";
 import { questions } from "../../core/screening/questions";
 import { recordConsent } from "../consents";
 import { recordHistory } from "../history";
-import { saveOwnMeasure, saveOwnScore } from "../own-measures";
+import { addOwnMeasure, saveOwnScore } from "../own-measures";
 import { savePreferences } from "../preferences";
 import { recordAnswer } from "../screening";
 import { toldBy, typedEntry } from "./told";
@@ -70,21 +70,25 @@ async function loadPerson(tx: Tx, person: Person, today: string): Promise<void> 
     });
   const visits = await listVisits(tx, person.id);
   for (const { grades, ...draft } of restrictionsAt(person, person.worked + 1)) {
-    await saveRestriction(tx, person.id, draft);
+    await addRestriction(tx, person.id, draft);
     for (const { visit, moment, grade, tenderness } of grades)
-      await gradeRestriction(tx, {
-        restrictionId: draft.id,
-        visitId: visits[visit - 1]!.id,
-        moment,
-        grade,
-        tenderness,
-      });
+      await gradeRestriction(
+        tx,
+        person.id,
+        { restrictionId: draft.id, visitId: visits[visit - 1]!.id, moment },
+        { grade, tenderness },
+        null,
+      );
   }
   await loadTold(tx, person, visits, today);
   if (person.name.startsWith("Maribel"))
     for (const visit of visits.slice(0, 2)) {
-      await saveListening(tx, visit.id, "before", heard(visit.ordinal, 0));
-      await saveListening(tx, visit.id, "after", heard(visit.ordinal, 0.8));
+      for (const [moment, freed] of [
+        ["before", 0],
+        ["after", 0.8],
+      ] as const)
+        for (const [station, felt] of Object.entries(heard(visit.ordinal, freed)))
+          await saveStation(tx, visit.id, moment, station as StationKey, felt, null);
     }
 }
 
@@ -126,7 +130,7 @@ async function loadTold(tx: Tx, person: Person, visits: readonly Visit[], today:
     await savePreferences(tx, person.id, 0, { ...usualPreferences, ...told.wishes });
   for (const { kind, name, scores } of told.scales) {
     const measureId = id(`scale ${name}`);
-    await saveOwnMeasure(tx, person.id, { id: measureId, kind, name });
+    await addOwnMeasure(tx, person.id, { id: measureId, kind, name });
     for (const [i, score] of scores.entries())
       if (visits[i]) await saveOwnScore(tx, person.id, measureId, visits[i].id, score);
   }

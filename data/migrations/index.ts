@@ -2,9 +2,10 @@ import type { Knex } from "knex";
 import { firstPath } from "./001-first-path";
 import { intake } from "./002-intake";
 import { stand } from "./003-stand";
+import { walls } from "./004-walls";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
-const migrations: Migration[] = [firstPath, intake, stand];
+const migrations: Migration[] = [firstPath, intake, stand, walls];
 
 /** Migrations are imported statically, so that the bundled server carries them. */
 export const migrationSource: Knex.MigrationSource<Migration> = {

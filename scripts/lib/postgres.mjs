@@ -15,6 +15,7 @@ import {
 } from "node:fs";
 import { createHash } from "node:crypto";
 import { dirname, join, resolve } from "node:path";
+import { leave } from "./users.mjs";
 import { debianPackage, freePort, isRoot, root, Stop } from "./steps.mjs";
 
 /** Folder of PostgreSQL's server programs, the newest that is installed; undefined when there is none. */
@@ -78,9 +79,12 @@ export class Cluster {
   constructor(folder, { durable }) {
     this.folder = folder;
     this.durable = durable;
-    const hash = createHash("sha256").update(root).digest("hex").slice(0, 12);
-    this.data = passable(dirname(folder)) ? join(folder, "cluster") : `/var/lib/postgresql/ember-path-${hash}`;
     this.file = join(folder, "cluster.json");
+    const hash = createHash("sha256").update(root).digest("hex").slice(0, 12);
+    // where it lies already, also after the folder was moved
+    const known = existsSync(this.file) ? this.settings.data : undefined;
+    this.data =
+      known ?? (passable(dirname(folder)) ? join(folder, "cluster") : `/var/lib/postgresql/ember-path-${hash}`);
   }
 
   get settings() {
@@ -99,6 +103,13 @@ export class Cluster {
       `-c unix_socket_directories=`,
       `-c password_encryption=scram-sha-256`,
       `-c max_connections=60`,
+      // Health data is not written to a log: no statements, no values, no words of a fault that quotes them.
+      `-c log_statement=none`,
+      `-c log_min_duration_statement=-1`,
+      `-c log_min_error_statement=panic`,
+      `-c log_min_messages=fatal`,
+      `-c log_error_verbosity=terse`,
+      `-c log_parameter_max_length_on_error=0`,
     ];
     if (!this.durable) options.push("-c fsync=off", "-c synchronous_commit=off", "-c full_page_writes=off");
     await asServer(
@@ -114,7 +125,8 @@ export class Cluster {
     mkdirSync(this.folder, { recursive: true });
     mkdirSync(this.data, { recursive: true, mode: 0o700 });
     const secret = () => randomBytes(24).toString("base64url");
-    const settings = { port: await freePort(), super: secret(), owner: secret(), app: secret() };
+    const outside = this.data.startsWith(this.folder) ? {} : { data: this.data };
+    const settings = { port: await freePort(), super: secret(), owner: secret(), app: secret(), ...outside };
     const words = join(this.data, "..", `.password-${process.pid}`);
     writeFileSync(words, settings.super, { mode: 0o600 });
     const user = serverUser();
@@ -211,7 +223,9 @@ export async function databaseUrls(folder) {
     const cluster = new Cluster(folder, { durable: true });
     const note = await cluster.start();
     await cluster.database();
-    return { owner: cluster.url("owner"), app: cluster.url("app"), stop: () => cluster.stop(), note };
+    // whoever else uses it goes on: the last one to leave stops it
+    const stop = async () => void (leave(folder) && (await cluster.stop()));
+    return { owner: cluster.url("owner"), app: cluster.url("app"), stop, note };
   }
   const owner = process.env.DATABASE_URL;
   if (process.env.DATABASE_APP_URL)

@@ -2,7 +2,7 @@ import { spawn } from "node:child_process";
 import { createHash } from "node:crypto";
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync, mkdirSync } from "node:fs";
 import { createServer } from "node:net";
-import { dirname, join } from "node:path";
+import { dirname, join, relative } from "node:path";
 import { fileURLToPath } from "node:url";
 
 /** The project's own folder: every script works from there, wherever it is called. */
@@ -69,7 +69,8 @@ export function fingerprint(paths) {
   const visit = (path) => {
     if (!existsSync(path)) return;
     if (statSync(path).isDirectory()) for (const name of readdirSync(path).sort()) visit(join(path, name));
-    else hash.update(path).update(readFileSync(path));
+    // by its place in the project: a folder that was moved holds the same
+    else hash.update(relative(root, path)).update(readFileSync(path));
   };
   for (const path of paths) visit(join(root, path));
   return hash.digest("hex");

@@ -1,15 +1,19 @@
 import { redirect } from "react-router";
 import type { Route } from "./+types/account";
 import { endedCookie, inSession } from "~app/session.server";
-import { saveSettings, signOut } from "~data/practitioners";
+import { saveSettings, signOut, signOutEverywhere } from "~data/practitioners";
 
 export const loader = () => redirect("/");
 
 export function action({ request, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx, practitioner, token }) => {
-    const intent = (await request.formData()).get("intent");
+  return inSession(context, async ({ tx, practitioner, token, body }) => {
+    const { intent } = body.fields;
     if (intent === "sign-out") {
       await signOut(tx, token);
+      return redirect("/sign-in", { headers: { "Set-Cookie": endedCookie(request) } });
+    }
+    if (intent === "sign-out-everywhere") {
+      await signOutEverywhere(tx, practitioner.id);
       return redirect("/sign-in", { headers: { "Set-Cookie": endedCookie(request) } });
     }
     if (intent === "dim") {

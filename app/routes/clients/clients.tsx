@@ -14,7 +14,7 @@ import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
 import { useNotify } from "~app/ui/notices";
 import { Empty, Page } from "~app/ui/page";
-import { listClients, setArchived } from "~data/clients";
+import { clientsAPage, listClients, setArchived } from "~data/clients";
 import { Progress } from "./progress";
 
 export const meta: Route.MetaFunction = () => [{ title: "Clients · Ember Path" }];
@@ -23,24 +23,32 @@ export function loader({ request, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx }) => {
     const query = new URL(request.url).searchParams;
     const archived = query.get("archived") === "1";
-    const clients = await listClients(tx, query.get("q") ?? "", archived);
-    return { clients, archived, today: today() };
+    const after = query.get("after") ?? undefined;
+    const page = await listClients(tx, { search: query.get("q") ?? "", archived, after });
+    return { ...page, most: clientsAPage, archived, later: after !== undefined, today: today() };
   });
 }
 
-export function action({ request, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx }) => {
-    const form = await request.formData();
-    await setArchived(tx, String(form.get("id")), form.get("intent") === "archive");
+export function action({ context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx, body }) => {
+    const { id, intent } = body.fields;
+    if (intent !== "archive" && intent !== "restore") throw new Response("Unknown request", { status: 400 });
+    await setArchived(tx, String(id), intent === "archive");
     return { ok: true };
   });
 }
 
-export default function Clients({ loaderData: { clients, archived, today } }: Route.ComponentProps) {
+export default function Clients({ loaderData: { clients, more, most, later, archived, today } }: Route.ComponentProps) {
   const [params] = useSearchParams();
   const submit = useSubmit();
   const box = useRef<HTMLInputElement>(null);
   const query = params.get("q") ?? "";
+  const addressOf = (after: string | undefined) => {
+    const next = new URLSearchParams(params);
+    next.delete("after");
+    if (after) next.set("after", after);
+    return `/clients?${next}`;
+  };
   // A letter typed anywhere on the page goes to the search: two keystrokes find anyone.
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -89,7 +97,7 @@ export default function Clients({ loaderData: { clients, archived, today } }: Ro
           }}
         />
       </Box>
-      {clients.length === 0 ? (
+      {clients.length === 0 && !later ? (
         query ? (
           <Empty title="Nobody matches">
             No {archived ? "archived " : ""}client has “{query}” in name, work or complaint.
@@ -156,6 +164,20 @@ export default function Clients({ loaderData: { clients, archived, today } }: Ro
               </Box>
             );
           })}
+        </Box>
+      )}
+      {(more || later) && (
+        <Box sx={{ display: "flex", gap: 1.5, mt: 2 }}>
+          {later && (
+            <Button component={Link} to={addressOf(undefined)} variant="outlined">
+              From the beginning
+            </Button>
+          )}
+          {more && (
+            <Button component={Link} to={addressOf(clients.at(-1)!.id)} variant="outlined">
+              Next {most}
+            </Button>
+          )}
         </Box>
       )}
     </Page>

@@ -9,24 +9,28 @@ import { validate } from "~app/validation";
 import { createClient } from "~data/clients";
 import { planVisits } from "~data/visits";
 import { ClientFields } from "./client-fields";
+import { string } from "yup";
 import { clientSchema, emptyForm, toDraft } from "./client-form";
 
 export const meta: Route.MetaFunction = () => [{ title: "New client · Ember Path" }];
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
+const newClientSchema = clientSchema.shape({
+  id: string().uuid("The new client's id is not valid.").required("The new client's id is missing."),
+});
+
 /** The id is made before the form is sent, so that a double click makes one client. */
 export const loader = () => ({ id: randomUUID() });
 
-export function action({ request, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx }) => {
-    const body = (await request.json()) as { id?: string };
-    const { value, errors } = await validate(clientSchema, body);
+export function action({ context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx, body }) => {
+    const { value, errors } = await validate(newClientSchema, body.fields);
     if (errors) return data({ errors }, { status: 400 });
-    if (!/^[0-9a-f-]{36}$/.test(body.id ?? "")) throw new Response("The new client's id is missing", { status: 400 });
-    await createClient(tx, body.id!, toDraft(value));
-    await planVisits(tx, body.id!, [today()]);
-    return redirect(`/clients/${body.id}`);
+    const { id, ...form } = value;
+    // sent twice it makes one client, and a visit that is there already stays on its day
+    if (await createClient(tx, id, toDraft(form))) await planVisits(tx, id, [today()]);
+    return redirect(`/clients/${id}`);
   });
 }
 

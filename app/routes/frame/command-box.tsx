@@ -62,9 +62,13 @@ export function CommandBox() {
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
   }, []);
+  const [typed, setTyped] = useState("");
+  // found in the database: a practice has more clients than a list in the page should hold
   useEffect(() => {
-    if (open === "jump") void load("/clients");
-  }, [open, load]);
+    if (open !== "jump") return;
+    const timer = window.setTimeout(() => void load(`/clients?q=${encodeURIComponent(typed)}`), typed ? 150 : 0);
+    return () => window.clearTimeout(timer);
+  }, [open, load, typed]);
 
   const commands = useMemo(
     () => [
@@ -122,6 +126,7 @@ export function CommandBox() {
             getOptionKey={(command) => command.to}
             autoHighlight
             openOnFocus
+            onInputChange={(_, next, reason) => setTyped(reason === "input" ? next : "")}
             onChange={(_, command) => {
               if (!command) return;
               setOpen(null);

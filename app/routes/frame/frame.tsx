@@ -2,14 +2,14 @@ import Box from "@mui/material/Box";
 import LinearProgress from "@mui/material/LinearProgress";
 import { Outlet, useNavigation } from "react-router";
 import type { Route } from "./+types/frame";
-import { session, signedIn } from "~app/session.server";
+import { asking, signedIn } from "~app/session.server";
 import { CommandBox } from "./command-box";
 import { Rail } from "./rail";
 
 export const middleware: Route.MiddlewareFunction[] = [signedIn];
 
 export function loader({ context }: Route.LoaderArgs) {
-  const { practitioner } = session(context);
+  const practitioner = asking(context);
   return {
     practitioner: {
       name: practitioner.name,

@@ -130,6 +130,7 @@ function Account({
         </MenuItem>
         <MenuItem onClick={() => submit("dim")}>{practitioner.settings.dim ? "Light theme" : "Dim theme"}</MenuItem>
         <MenuItem onClick={() => submit("sign-out")}>Sign out</MenuItem>
+        <MenuItem onClick={() => submit("sign-out-everywhere")}>Sign out on every device</MenuItem>
       </Menu>
     </>
   );

@@ -34,7 +34,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
     const client = await getClient(tx, handover.clientId);
     const visit = await getVisit(tx, handover.visitId);
     // only what was answered on this tablet, this time, is shown as answered
-    const given = (await answersOf(tx, client.id, visit.id)).filter(
+    const given = (await answersOf(tx, client.id, { visitId: visit.id })).filter(
       (each) => each.by === byClient && each.at >= handover.at,
     );
     return {
@@ -58,11 +58,11 @@ const answerSchema = object({
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
-export function action({ request, params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
+export function action({ params, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx, practitioner, body }) => {
     const handover = await handoverOfSession(tx, practitioner.sessionId);
     if (handover?.id !== params.handoverId) throw new NotFound("handover");
-    const form = Object.fromEntries(await request.formData());
+    const form = body.fields;
     if (form.intent === "take-back") {
       const right = await passwordIs(database(), practitioner, String(form.password ?? ""));
       if (right === "throttled")

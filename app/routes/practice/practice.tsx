@@ -7,7 +7,7 @@ import type { Route } from "./+types/practice";
 import { data, Link } from "react-router";
 import { boolean, number, object, string } from "yup";
 import { usualSchool, type School } from "~core/screening/facts";
-import { saveSettings } from "~data/practitioners";
+import { saveSchool } from "~data/practitioners";
 import { validate } from "~app/validation";
 import { SchoolForm } from "./school-form";
 import { landmarks, type LandmarkKey } from "~core/anatomy/landmarks";
@@ -17,10 +17,10 @@ import { usualPrecision } from "~core/measure/propagate";
 import { strain } from "~core/series/score";
 import { foldRun } from "~core/session/fold";
 import { workedSession } from "~core/session/worked";
-import { inSession } from "~app/session.server";
+import { inSession, keeping } from "~app/session.server";
 import { today } from "~app/today.server";
 import { Page } from "~app/ui/page";
-import { eventsOf } from "~data/session-events";
+import { eventsOfVisits } from "~data/session-events";
 import { visitsBetween } from "~data/visits";
 
 export const meta: Route.MetaFunction = () => [{ title: "Practice · Ember Path" }];
@@ -40,8 +40,12 @@ export function loader({ context }: Route.LoaderArgs) {
     const start = addWeeks(startOfWeek(parseISO(today()), { weekStartsOn: 1 }), 1 - weeks);
     const visits = await visitsBetween(tx, format(start, "yyyy-MM-dd"), today());
     const load = parts.map(() => Array.from({ length: weeks }, () => 0));
+    const logs = await eventsOfVisits(
+      tx,
+      visits.map(({ id }) => id),
+    );
     for (const visit of visits) {
-      const state = foldRun(await eventsOf(tx, visit.id));
+      const state = foldRun(logs.get(visit.id) ?? []);
       if (state.phase === "not started") continue;
       const week = Math.floor((parseISO(visit.onDate).getTime() - start.getTime()) / (7 * 864e5) + 0.001);
       const worked = workedSession(state);
@@ -65,7 +69,7 @@ const seconds = (name: string) =>
     .integer(`${name}: whole seconds, got \${value}.`)
     .min(5, `${name}: at least 5 s, got \${value}.`)
     .max(180, `${name}: at most 180 s, got \${value}.`);
-const schoolSchema = object({
+const schoolShape = {
   pressureCeiling: number().integer().min(1).max(10).required(),
   hold: object({ least: seconds("Shortest hold"), most: seconds("Longest hold") })
     .required()
@@ -75,16 +79,22 @@ const schoolSchema = object({
   way: string<School["way"]>().oneOf(["direct", "indirect", "both"]).required(),
   withoutElbow: boolean().required(),
   withoutThumb: boolean().required(),
+};
+const schoolSchema = object({
+  ...schoolShape,
+  /** How it stood when the form was opened. */
+  was: object(schoolShape).default(undefined).optional(),
 });
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
 /** Saves how the practitioner works. */
-export function action({ request, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
-    const { value, errors } = await validate(schoolSchema, await request.json());
+export function action({ context }: Route.ActionArgs) {
+  return keeping(context, async ({ tx, practitioner, body }) => {
+    const { value, errors } = await validate(schoolSchema, body.fields);
     if (errors) return data({ errors }, { status: 400 });
-    await saveSettings(tx, practitioner.id, { school: value });
+    const { was, ...school } = value;
+    await saveSchool(tx, practitioner.id, school, was);
     return { ok: true };
   });
 }

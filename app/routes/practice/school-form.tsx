@@ -7,25 +7,27 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
-import { useFetcher } from "react-router";
 import type { School } from "~core/screening/facts";
 import { useNotify } from "~app/ui/notices";
-import type { FieldErrors } from "~app/validation";
+import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { WhenReady } from "~app/ui/when-ready";
+
+const typedOf = (school: School) => ({
+  ...school,
+  least: String(school.hold.least),
+  most: String(school.hold.most),
+});
+const asNumber = (typed: string) => (typed.trim() === "" ? (null as never) : Number(typed) || (typed as never));
 
 /** How the practitioner works: what holds for every plan of theirs. A client's own ceiling always wins. */
 export function SchoolForm({ stored }: { stored: School }) {
-  const fetcher = useFetcher<{ ok?: boolean; errors?: FieldErrors }>();
-  const [school, setSchool] = useState({
-    ...stored,
-    least: String(stored.hold.least),
-    most: String(stored.hold.most),
-  });
+  const kept = useKeeper<School>(stored, (next) => ({ ...next }));
+  const [school, setSchool] = useState(typedOf(stored));
   const notify = useNotify();
-  const answer = fetcher.data;
+  const { saved, errors } = kept;
   useEffect(() => {
-    if (answer?.ok) notify("Saved. Plans heed it from the next time they are solved.");
-  }, [answer, notify]);
+    if (saved) notify("Saved. Plans heed it from the next time they are solved.");
+  }, [saved, notify]);
   const set = (change: Partial<typeof school>) => setSchool((before) => ({ ...before, ...change }));
   const box = (key: "oil" | "wax" | "withoutElbow" | "withoutThumb", label: string) => (
     <FormControlLabel
@@ -33,7 +35,7 @@ export function SchoolForm({ stored }: { stored: School }) {
       label={label}
     />
   );
-  const error = (name: string) => answer?.errors?.[name];
+  const error = (name: string) => errors?.[name];
   return (
     <Box
       component="form"
@@ -42,10 +44,8 @@ export function SchoolForm({ stored }: { stored: School }) {
       onSubmit={(event) => {
         event.preventDefault();
         const { least, most, ...rest } = school;
-        void fetcher.submit({ ...rest, hold: { least, most } } as never, {
-          method: "post",
-          encType: "application/json",
-        });
+        // what is typed may not be a number yet: it is sent as it stands, and the server says so
+        kept.keep({ ...rest, hold: { least: asNumber(least), most: asNumber(most) } });
       }}
     >
       <WhenReady>
@@ -100,9 +100,18 @@ export function SchoolForm({ stored }: { stored: School }) {
           {box("withoutElbow", "No elbow")}
           {box("withoutThumb", "No thumb")}
         </Box>
-        <Button type="submit" variant="outlined" disabled={fetcher.state !== "idle"} sx={{ mt: 1 }}>
+        <Button type="submit" variant="outlined" disabled={kept.busy} sx={{ mt: 1 }}>
           Save how you work
         </Button>
+        <Overtaken
+          by={{ ...kept, yield: () => (setSchool(typedOf(kept.overtaken?.theirs ?? stored)), kept.yield()) }}
+          what="How you work"
+          words={(each) =>
+            each
+              ? `up to ${each.pressureCeiling} of 10, holds ${each.hold.least} to ${each.hold.most} s, ${each.way}`
+              : "not told"
+          }
+        />
       </WhenReady>
     </Box>
   );

@@ -1,32 +1,67 @@
 import type { Route } from "./+types/events";
-import { eventKinds } from "~core/session/events";
+import type { SessionEvent } from "~core/session/events";
+import { breathe } from "~app/breathe.server";
 import { obstaclesOf } from "~app/may-start.server";
 import { judgedOf } from "~app/screening.server";
-import { inSession, signedIn } from "~app/session.server";
+import { bodyOf, inSession, letGo, signedIn } from "~app/session.server";
+import { today } from "~app/today.server";
 import { getClient } from "~data/clients";
-import { appendEvents } from "~data/session-events";
-import { getVisit, setVisitStatus } from "~data/visits";
-import { parseEvents } from "./parse-events";
+import { appendEvents, hasStarted } from "~data/session-events";
+import { getVisit, openVisit } from "~data/visits";
+import { mostEvents, parseEvent, type Refused } from "./parse-events";
 
 export const middleware: Route.MiddlewareFunction[] = [signedIn];
 
-/** Appends events. Ids are the sender's: the same event twice is stored once. */
-export function action({ request, params, context }: Route.ActionArgs) {
+/**
+ * Appends events, each judged on its own: what is not well formed, or whose id stands for something else, is refused and
+ * holds up nothing. A start is refused while something stands in its way by what was on record at its own moment: a yes
+ * that came while the table was out of reach does not undo a session that had begun. Ids are the sender's: the same
+ * event twice is stored once.
+ */
+export async function action({ params, context }: Route.ActionArgs) {
+  const sent = bodyOf(context).json;
+  if (!Array.isArray(sent)) return Response.json({ error: "Events: a list is needed." }, { status: 400 });
+  if (sent.length > mostEvents)
+    return Response.json({ error: `Events: at most ${mostEvents} at a time, got ${sent.length}.` }, { status: 413 });
+  const events: SessionEvent[] = [];
+  const refused: Refused[] = [];
+  for (const each of sent as unknown[]) {
+    const event = parseEvent(each);
+    if ("reason" in event) refused.push(event);
+    else events.push(event);
+    await breathe();
+  }
   return inSession(context, async ({ tx, practitioner }) => {
     const visit = await getVisit(tx, params.visitId);
-    const events = parseEvents(await request.json(), eventKinds);
-    if (!events) return Response.json({ error: "Events: one of them is not well formed." }, { status: 400 });
-    // A start that stands alone is refused while something stands in the way. Work that was done meanwhile, out of
-    // reach of the network, is on record: it happened.
-    const start = events.find((event) => event.kind === "started");
-    if (start && events.length === 1 && visit.status === "planned") {
-      const client = await getClient(tx, visit.clientId);
-      const [obstacle] = await obstaclesOf(tx, client, visit, await judgedOf(tx, client, practitioner));
-      if (obstacle) return Response.json({ refused: [start.id], reason: obstacle.sentence }, { status: 409 });
+    const client = await getClient(tx, visit.clientId);
+    let started = await hasStarted(tx, visit.id);
+    /** What stands in the way of a start now, unless nothing did when it was pressed. */
+    const inTheWay = async (at: string): Promise<string | undefined> => {
+      const obstacle = async (then?: string) =>
+        (await obstaclesOf(tx, client, visit, await judgedOf(tx, client, practitioner, then), then))[0]?.sentence;
+      return (await obstacle()) && (await obstacle(at));
+    };
+    let gate: string | undefined;
+    const sound: SessionEvent[] = [];
+    for (const event of events) {
+      if (event.kind === "started" && !started) {
+        gate = visit.status === "planned" ? await inTheWay(event.at) : undefined;
+        if (gate) {
+          refused.push({ id: event.id, reason: gate });
+          continue;
+        }
+        started = event.id;
+      }
+      if (started) sound.push(event);
+      else refused.push({ id: event.id, reason: gate ?? "The session has not started." });
     }
-    await appendEvents(tx, visit.id, events);
-    if (visit.status === "planned" && events.some((event) => event.kind === "started"))
-      await setVisitStatus(tx, visit.id, "open");
-    return Response.json({ stored: events.map((event) => event.id) });
+    const { stored, elsewhere } = await appendEvents(tx, visit.id, sound);
+    for (const id of elsewhere) refused.push({ id, reason: "Event: this id stands for something else already." });
+    if (started && visit.status === "planned" && stored.includes(started)) await openVisit(tx, visit.id, today());
+    const status = gate ? 409 : stored.length === 0 && refused.length > 0 ? 422 : 200;
+    const answer = Response.json({ stored, refused, ...(gate ? { reason: gate } : {}) }, { status });
+    // what was sound is kept although something else was refused
+    if (status >= 400 && stored.length > 0) await letGo(context);
+    return answer;
   });
 }

@@ -1,6 +1,9 @@
-import { array, lazy, number, object, string, type ObjectSchema } from "yup";
-import type { EventKind, SessionEvent } from "~core/session/events";
+import { array, number, object, string, ValidationError, type ObjectSchema } from "yup";
+import { eventKinds, type EventKind, type SessionEvent } from "~core/session/events";
 import { catalogue } from "~core/techniques/catalogue";
+
+/** As many as a day at the table makes, many times over. */
+export const mostEvents = 1000;
 
 const step = number().integer().min(0).max(200).required();
 const runStep = object({
@@ -8,7 +11,7 @@ const runStep = object({
     .oneOf(catalogue.map((each) => each.key))
     .required(),
   side: string().oneOf(["L", "R", "mid"]).required(),
-  position: string().nullable().default(null),
+  position: string().max(20).nullable().default(null),
   planned: number().min(0).max(36_000).required(),
   passes: number().integer().min(1).max(20).required(),
 });
@@ -26,27 +29,27 @@ const bodies: Record<EventKind, ObjectSchema<Record<string, unknown>>> = {
   finished: object({}),
 };
 
-/** Events as the table sends them, or undefined when any is not well formed. */
-export function parseEvents(value: unknown, kinds: readonly EventKind[]): SessionEvent[] | undefined {
-  const schema = array(
-    lazy((each: { kind?: EventKind }) =>
-      object({
-        id: string().uuid().required(),
-        at: string()
-          .matches(/^\d{4}-\d{2}-\d{2}T[\d:.]+Z$/)
-          .required(),
-        kind: string()
-          .oneOf([...kinds])
-          .required(),
-        body: (each?.kind && bodies[each.kind]) ?? object({}),
-      }).noUnknown(),
-    ),
-  )
-    .max(1000)
-    .required();
+const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
+const moment = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,6})?Z$/;
+
+export type Refused = { id: string | null; reason: string };
+
+/** One event as the table sends it, or why it is none. Cheap questions come first. */
+export function parseEvent(value: unknown): SessionEvent | Refused {
+  const sent = (typeof value === "object" && value !== null ? value : {}) as Record<string, unknown>;
+  if (typeof sent.id !== "string" || !uuid.test(sent.id)) return { id: null, reason: "Event: its id is not valid." };
+  const { id, at, kind } = sent;
+  if (typeof at !== "string" || !moment.test(at) || Number.isNaN(Date.parse(at)))
+    return { id, reason: "Event: its time is not valid." };
+  const schema = eventKinds.includes(kind as EventKind) ? bodies[kind as EventKind] : undefined;
+  if (!schema) return { id, reason: "Event: its kind is not known." };
+  const body = sent.body ?? {};
+  const { steps } = body as { steps?: unknown };
+  if (Array.isArray(steps) && steps.length > 200) return { id, reason: "Event: a session has at most 200 steps." };
   try {
-    return schema.validateSync(value, { stripUnknown: true }) as SessionEvent[];
-  } catch {
-    return undefined;
+    return { id, at, kind, body: schema.validateSync(body, { stripUnknown: true }) } as SessionEvent;
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    return { id, reason: `Event: ${error.path || "its content"} is not well formed.` };
   }
 }

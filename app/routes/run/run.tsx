@@ -45,7 +45,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
     const list = tableList(planned ?? { steps: [] }, await consentsOf(tx, client.id), visit.id);
     const started = events.find((event) => event.kind === "started");
     const techniques = new Set([...list.steps, ...(started?.body.steps ?? [])].map((step) => step.technique));
-    const answered = await answersOf(tx, client.id, visit.id);
+    const answered = await answersOf(tx, client.id, { visitId: visit.id });
     return {
       practitioner: { settings: practitioner.settings },
       visit,
@@ -73,14 +73,14 @@ const agreedSchema = object({
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
 /** What is asked at the table before the clock starts: agreement for today, and whether anything changed. */
-export function action({ request, params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
+export function action({ params, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx, practitioner, body }) => {
     const visit = await getVisit(tx, params.visitId);
     const client = await getClient(tx, visit.clientId);
-    const body = (await request.json()) as { intent?: string };
-    if (body.intent === "nothing-changed") {
+    const sent = body.fields;
+    if (sent.intent === "nothing-changed") {
       // what was answered for this visit already stays: a yes is not undone by this
-      const told = new Set((await answersOf(tx, client.id, visit.id)).map((each) => each.question));
+      const told = new Set((await answersOf(tx, client.id, { visitId: visit.id })).map((each) => each.question));
       for (const question of rescreen.filter((each) => !told.has(each.key)))
         await recordAnswer(tx, client.id, {
           id: randomUUID(),
@@ -91,7 +91,7 @@ export function action({ request, params, context }: Route.ActionArgs) {
         });
       return { ok: true };
     }
-    const { value, errors } = await validate(agreedSchema, body);
+    const { value, errors } = await validate(agreedSchema, sent);
     if (errors) return data({ errors }, { status: 400 });
     const checked = await validate(consentSchema, { ...value, visitId: visit.id, signedBy: client.name });
     if (checked.errors) return data({ errors: checked.errors }, { status: 400 });

@@ -7,10 +7,13 @@ import { useTheme } from "@mui/material/styles";
 import { data, Form, redirect, useNavigation } from "react-router";
 import { object, string } from "yup";
 import type { Route } from "./+types/sign-in";
+import { readBody } from "~app/body.server";
 import { database } from "~app/database.server";
-import { databaseErrors, sessionCookie, tokenOf } from "~app/session.server";
+import { answering } from "~app/faults.server";
+import { notesOf } from "~app/request.server";
+import { deviceCookie, deviceOf, sessionCookie, tokenOf } from "~app/session.server";
 import { Mark } from "~app/ui/mark";
-import { practiceOfToken, signIn } from "~data/practitioners";
+import { isSignedIn, signIn } from "~data/practitioners";
 
 export const meta: Route.MetaFunction = () => [{ title: "Sign in · Ember Path" }];
 
@@ -19,22 +22,26 @@ const inside = (path: string | null) => (path && /^\/(?![/\\])[\w\-./?=&%]*$/.te
 
 export async function loader({ request }: Route.LoaderArgs) {
   const token = tokenOf(request);
-  if (token && (await databaseErrors(() => practiceOfToken(database(), token)))) throw redirect("/");
+  if (token && (await answering(() => isSignedIn(database(), token)))) throw redirect("/");
   return { demo: process.env.EMBER_DEMO === "1" };
 }
 
 const schema = object({
-  email: string().trim().required("E-mail: type the address you sign in with."),
-  password: string().required("Password: type your password."),
+  email: string()
+    .trim()
+    .required("E-mail: type the address you sign in with.")
+    .max(320, "E-mail: at most 320 characters."),
+  password: string().required("Password: type your password.").max(1000, "Password: at most 1000 characters."),
 });
 
-export async function action({ request }: Route.ActionArgs) {
-  const form = Object.fromEntries(await request.formData());
+export async function action({ request, context }: Route.ActionArgs) {
+  const form = (await readBody(request)).fields;
   const email = String(form.email ?? "");
   const parsed = await schema.validate(form).catch((error: Error) => error);
   if (parsed instanceof Error) return data({ email, error: parsed.message }, { status: 400 });
-  const address = request.headers.get("x-client-address") ?? "local";
-  const result = await databaseErrors(() => signIn(database(), parsed.email, parsed.password, address));
+  const { address } = notesOf(context);
+  const device = deviceOf(request);
+  const result = await answering(() => signIn(database(), { ...parsed, address, device }));
   if (result.kind === "throttled")
     return data({ email, error: `Too many attempts. Wait ${result.minutes} minutes and try again.` }, { status: 429 });
   if (result.kind === "refused")
@@ -43,7 +50,10 @@ export async function action({ request }: Route.ActionArgs) {
       { status: 401 },
     );
   const next = inside(new URL(request.url).searchParams.get("next"));
-  return redirect(next, { headers: { "Set-Cookie": sessionCookie(request, result.token) } });
+  const headers = new Headers();
+  headers.append("Set-Cookie", sessionCookie(request, result.token));
+  headers.append("Set-Cookie", deviceCookie(request, result.device));
+  return redirect(next, { headers });
 }
 
 export default function SignIn({ loaderData, actionData }: Route.ComponentProps) {

@@ -20,7 +20,7 @@ import { weekday } from "~app/ui/dates";
 import { Empty, Page } from "~app/ui/page";
 import { getClient } from "~data/clients";
 import { seriesOf } from "~data/series";
-import { unfinishedVisits, visitsBetween } from "~data/visits";
+import { unfinishedVisits, visitsOfNextDay } from "~data/visits";
 
 export const meta: Route.MetaFunction = () => [{ title: "Today · Ember Path" }];
 
@@ -28,10 +28,8 @@ export function loader({ context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx, practitioner }) => {
     const day = today();
     const ahead = format(addDays(parseISO(day), 21), "yyyy-MM-dd");
-    const visits = (await visitsBetween(tx, day, ahead)).filter((visit) => visit.status !== "closed");
-    const first = visits[0]?.onDate;
     // all of the day: whoever is left out here is met unprepared
-    const shown = visits.filter((visit) => visit.onDate === first);
+    const shown = await visitsOfNextDay(tx, day, ahead);
     const briefs = [];
     for (const visit of shown) {
       const client = await getClient(tx, visit.clientId);

@@ -33,10 +33,10 @@ const decisionSchema = object({
 });
 
 /** Records a clearance, an override or its withdrawal. What kind a caution can be set aside by is the core's rule. */
-export function action({ request, params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
+export function action({ params, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx, practitioner, body }) => {
     const client = await getClient(tx, params.clientId);
-    const { value, errors } = await validate(decisionSchema, await request.json());
+    const { value, errors } = await validate(decisionSchema, body.fields);
     if (errors) return data({ errors }, { status: 400 });
     const caution = (await judgedOf(tx, client, practitioner)).find((each) => each.key === value.outcomeKey);
     if (!caution)

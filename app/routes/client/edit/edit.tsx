@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import { data, redirect } from "react-router";
 import type { Route } from "./+types/edit";
 import { inSession } from "~app/session.server";
-import { validate } from "~app/validation";
+import { validate, versionOf } from "~app/validation";
 import { getClient, updateClient } from "~data/clients";
 import { Stale } from "~data/errors";
 import { ClientFields } from "~app/routes/clients/client-fields";
@@ -19,13 +19,12 @@ export function loader({ params, context }: Route.LoaderArgs) {
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
-export function action({ request, params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx }) => {
-    const body = (await request.json()) as { version?: number };
-    const { value, errors } = await validate(clientSchema, body);
+export function action({ params, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx, body }) => {
+    const { value, errors } = await validate(clientSchema, body.fields);
     if (errors) return data({ errors }, { status: 400 });
     try {
-      await updateClient(tx, params.clientId, Number(body.version), toDraft(value));
+      await updateClient(tx, params.clientId, versionOf(body.fields), toDraft(value));
     } catch (error) {
       // What was typed stays in the form: the screen says so instead of showing a fault page.
       if (error instanceof Stale) return data({ conflict: true }, { status: 409 });

@@ -4,7 +4,7 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
-import { data, useFetcher } from "react-router";
+import { data } from "react-router";
 import { number, object, string } from "yup";
 import type { Route } from "./+types/listen";
 import type { Moment } from "~core/findings/restriction";
@@ -21,11 +21,12 @@ import {
   type StationKey,
 } from "~core/light-touch/stations";
 import { z95 } from "~core/units";
-import { inSession } from "~app/session.server";
+import { inSession, keeping } from "~app/session.server";
 import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
+import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { validate } from "~app/validation";
 import { getClient } from "~data/clients";
-import { listeningsOf, saveListening } from "~data/findings";
+import { listeningsOf, saveStation } from "~data/findings";
 import { ListenMap } from "./listen-map";
 
 export const handle = { slim: true };
@@ -53,6 +54,20 @@ const hand = object({
     .max(3, "Amplitude: at most 3, got ${value}.")
     .required("Amplitude: choose 0 to 3."),
 });
+const feltSchema = object({
+  L: hand.default(undefined).optional(),
+  R: hand.default(undefined).optional(),
+  symmetry: string()
+    .oneOf(["even", "left leads", "right leads"], "Symmetry: “${value}” is not one of the words.")
+    .optional(),
+  rate: object({
+    perMinute: number().positive("Rate: above 0.").max(200, "Rate: ${value} per minute is over 200.").required(),
+    se: number().min(0).required(),
+    cycles: number().integer().min(1).required(),
+  })
+    .default(undefined)
+    .optional(),
+});
 const schema = object({
   station: string<StationKey>()
     .oneOf(
@@ -61,31 +76,21 @@ const schema = object({
     )
     .required("Station: choose one."),
   moment: string<Moment>().oneOf(["before", "after"], "Moment: before or after.").required("Moment: before or after."),
-  felt: object({
-    L: hand.default(undefined).optional(),
-    R: hand.default(undefined).optional(),
-    symmetry: string()
-      .oneOf(["even", "left leads", "right leads"], "Symmetry: “${value}” is not one of the words.")
-      .optional(),
-    rate: object({
-      perMinute: number().positive("Rate: above 0.").max(200, "Rate: ${value} per minute is over 200.").required(),
-      se: number().min(0).required(),
-      cycles: number().integer().min(1).required(),
-    })
-      .default(undefined)
-      .optional(),
-  }).required(),
+  felt: feltSchema.required(),
+  was: feltSchema.nullable().default(undefined),
 });
+/** Without the fields that hold nothing, as it is stored. */
+const plain = (felt: unknown) => JSON.parse(JSON.stringify(felt)) as StationFelt;
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
-export function action({ request, params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx }) => {
-    const body = (await request.json()) as { visitId?: string };
-    const { value, errors } = await validate(schema, body);
+export function action({ params, context }: Route.ActionArgs) {
+  return keeping(context, async ({ tx, body }) => {
+    const { value, errors } = await validate(schema, body.fields);
     if (errors) return data({ errors }, { status: 400 });
-    const visit = await ownVisit(tx, params.clientId, body.visitId);
-    await saveListening(tx, visit.id, value.moment, { [value.station]: value.felt as StationFelt });
+    const visit = await ownVisit(tx, params.clientId, body.fields.visitId);
+    const { station, moment, felt, was } = value;
+    await saveStation(tx, visit.id, moment, station, plain(felt), was && plain(was));
     return { ok: true };
   });
 }
@@ -94,21 +99,16 @@ export default function Listen({ loaderData }: Route.ComponentProps) {
   const { visit } = loaderData;
   const [moment, setMoment] = useState<Moment>("before");
   const [station, setStation] = useState<StationKey>("heels");
-  const fetcher = useFetcher();
-  const pending = fetcher.json as { station: StationKey; moment: Moment; felt: StationFelt } | undefined;
-  const withPending = (which: Moment): Listening =>
-    pending?.moment === which ? { ...loaderData[which], [pending.station]: pending.felt } : loaderData[which];
-  const [before, after] = [withPending("before"), withPending("after")];
-  const current = moment === "before" ? before : after;
-  const felt = current[station] ?? {};
-  const send = (change: Partial<StationFelt>) =>
-    void fetcher.submit({ visitId: visit.id, moment, station, felt: { ...felt, ...change } } as never, {
-      method: "post",
-      encType: "application/json",
-    });
+  const at = `${visit.id} ${moment} ${station}`;
+  // what was chosen and is not confirmed yet, shown at once, whichever station one has gone on to
+  const [chosen, setChosen] = useState<{ at: string; moment: Moment; station: StationKey; felt: StationFelt }>();
+  const withChosen = (which: Moment): Listening =>
+    chosen?.moment === which ? { ...loaderData[which], [chosen.station]: chosen.felt } : loaderData[which];
+  const [before, after] = [withChosen("before"), withChosen("after")];
   const index = stations.findIndex((each) => each.key === station);
   const begin = weakest(before);
   const [freeBefore, freeAfter] = [overallFreedom(before), overallFreedom(after)];
+  const felt = (moment === "before" ? before : after)[station] ?? {};
   const percent = (value: number) => `${Math.round(value * 100)}%`;
 
   return (
@@ -139,29 +139,14 @@ export default function Listen({ loaderData }: Route.ComponentProps) {
             <ToggleButton value="after">After</ToggleButton>
           </ToggleButtonGroup>
         </Box>
-        <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 4 }}>
-          {(["L", "R"] as const).map((side) => (
-            <Hand key={side} side={side} felt={felt[side]} set={(value) => send({ [side]: value })} />
-          ))}
-        </Box>
-        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 4, mt: 3 }}>
-          <Box>
-            <Typography sx={{ fontSize: 14, color: "text.secondary", mb: 0.5 }}>Symmetry</Typography>
-            <ToggleButtonGroup
-              exclusive
-              value={felt.symmetry ?? null}
-              onChange={(_, value: StationFelt["symmetry"] | null) => value && send({ symmetry: value })}
-              aria-label="Symmetry"
-            >
-              {(["left leads", "even", "right leads"] as const).map((each) => (
-                <ToggleButton key={each} value={each}>
-                  {each}
-                </ToggleButton>
-              ))}
-            </ToggleButtonGroup>
-          </Box>
-          <Taps key={`${station} ${moment}`} rate={felt.rate} set={(rate) => send({ rate })} />
-        </Box>
+        <Station
+          key={at}
+          visitId={visit.id}
+          moment={moment}
+          station={station}
+          stored={loaderData[moment][station] ?? null}
+          chose={(felt) => setChosen(felt && { at, moment, station, felt })}
+        />
         <Box sx={{ display: "flex", gap: 1.5, mt: 3 }}>
           <Button variant="outlined" disabled={index === 0} onClick={() => setStation(stations[index - 1]!.key)}>
             Back
@@ -204,6 +189,67 @@ export default function Listen({ loaderData }: Route.ComponentProps) {
         </Box>
       </Box>
     </Box>
+  );
+}
+
+/** What both hands feel at one station, kept as soon as it is chosen. */
+function Station({
+  visitId,
+  moment,
+  station,
+  stored,
+  chose,
+}: {
+  visitId: string;
+  moment: Moment;
+  station: StationKey;
+  stored: StationFelt | null;
+  chose: (felt: StationFelt | undefined) => void;
+}) {
+  const kept = useKeeper<StationFelt>(stored, (felt) => ({ visitId, moment, station, felt }));
+  const felt = kept.value ?? {};
+  const send = (change: Partial<StationFelt>) => {
+    const next = { ...felt, ...change };
+    chose(next);
+    kept.keep(next);
+  };
+  const words = (each: StationFelt | null) =>
+    each
+      ? [
+          ...(["L", "R"] as const).flatMap((side) =>
+            each[side] ? [`${side === "L" ? "left" : "right"} ${each[side].quality} and ${each[side].amplitude}`] : [],
+          ),
+          ...(each.symmetry ? [each.symmetry] : []),
+          ...(each.rate ? [`${each.rate.perMinute.toFixed(1)} per minute`] : []),
+        ].join(", ")
+      : "nothing";
+  return (
+    <>
+      <Overtaken by={{ ...kept, yield: () => (chose(undefined), kept.yield()) }} what="This station" words={words} />
+      <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: { xs: 2, sm: 4 } }}>
+        {(["L", "R"] as const).map((side) => (
+          <Hand key={side} side={side} felt={felt[side]} set={(value) => send({ [side]: value })} />
+        ))}
+      </Box>
+      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 4, mt: 3 }}>
+        <Box>
+          <Typography sx={{ fontSize: 14, color: "text.secondary", mb: 0.5 }}>Symmetry</Typography>
+          <ToggleButtonGroup
+            exclusive
+            value={felt.symmetry ?? null}
+            onChange={(_, value: StationFelt["symmetry"] | null) => value && send({ symmetry: value })}
+            aria-label="Symmetry"
+          >
+            {(["left leads", "even", "right leads"] as const).map((each) => (
+              <ToggleButton key={each} value={each}>
+                {each}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+        </Box>
+        <Taps rate={felt.rate} set={(rate) => send({ rate })} />
+      </Box>
+    </>
   );
 }
 

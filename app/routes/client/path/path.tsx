@@ -19,7 +19,7 @@ import { judgedOf } from "~app/screening.server";
 import { shortDay } from "~app/ui/dates";
 import { planInputOf, unsafeIn } from "~app/routes/client/plan-input.server";
 import { Empty } from "~app/ui/page";
-import { validate, type FieldErrors } from "~app/validation";
+import { validate, versionOf, type FieldErrors } from "~app/validation";
 import { getClient } from "~data/clients";
 import { Stale } from "~data/errors";
 import { saveSeries, seriesOf, type SeriesSettings } from "~data/series";
@@ -77,17 +77,17 @@ const referring = (input: PlanInput): string[] =>
       (caution) => `${caution.title}: ${caution.reason}${caution.until ? ` Until ${shortDay(caution.until)}.` : ""}`,
     );
 
-export function action({ request, params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
-    const body = (await request.json()) as { id: string; version: number; plan: unknown };
-    const series = await validate(seriesSchema, body);
+export function action({ params, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx, practitioner, body }) => {
+    const sent = body.fields;
+    const series = await validate(seriesSchema, sent);
     if (series.errors) return data({ errors: series.errors }, { status: 400 });
     const client = await getClient(tx, params.clientId);
     const stored = await seriesOf(tx, client.id);
     const settings = series.value.settings as SeriesSettings;
     let plan = null;
-    if (body.plan) {
-      const checked = await validate(planSchema, body.plan);
+    if (sent.plan) {
+      const checked = await validate(planSchema, sent.plan);
       if (checked.errors) return data({ errors: checked.errors }, { status: 400 });
       // The server trusts no solver: its own findings, its own rules, its own arithmetic.
       const input = await planInputOf(
@@ -113,12 +113,12 @@ export function action({ request, params, context }: Route.ActionArgs) {
     }
     try {
       await saveSeries(tx, {
-        id: stored?.id ?? body.id,
+        id: stored?.id ?? series.value.id,
         clientId: client.id,
         template: series.value.template,
         settings,
         plan: plan ?? stored?.plan ?? null,
-        version: body.version,
+        version: versionOf(sent),
       });
     } catch (error) {
       if (error instanceof Stale) return data({ stale: true }, { status: 409 });

@@ -22,6 +22,7 @@ export const lockSchema = object({
 });
 
 export const seriesSchema = object({
+  id: string().uuid("The series’ id is not valid.").required("The series’ id is missing."),
   template: string()
     .oneOf(
       templates.map((each) => each.key),

@@ -5,6 +5,7 @@ import MuiLink from "@mui/material/Link";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
+import { versionOf } from "~app/validation";
 import { data, Form, Link, redirect, useNavigation } from "react-router";
 import type { Route } from "./+types/sessions";
 import { usualSchool } from "~core/screening/facts";
@@ -74,13 +75,13 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
-export function action({ request, params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx }) => {
-    const form = await request.formData();
-    const visit = await ownVisit(tx, params.clientId, form.get("visitId"));
-    const note = String(form.get("note") ?? "").slice(0, 20_000);
+export function action({ params, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx, body: { fields: form } }) => {
+    const visit = await ownVisit(tx, params.clientId, form.visitId);
+    const note = String(form.note ?? "");
+    if (note.length > mostNote) return data({ error: tooLong(note), note }, { status: 400 });
     try {
-      await closeVisit(tx, visit.id, Number(form.get("version")), note);
+      await closeVisit(tx, visit.id, versionOf(form), note);
     } catch (error) {
       if (error instanceof Stale) return data({ stale: true, note }, { status: 409 });
       throw error;
@@ -92,6 +93,10 @@ export function action({ request, params, context }: Route.ActionArgs) {
     return redirect(`/clients/${params.clientId}/change?visit=${visit.ordinal}`);
   });
 }
+
+const mostNote = 20_000;
+const tooLong = (note: string) =>
+  `Note: at most ${mostNote.toLocaleString("en")} characters, got ${note.length.toLocaleString("en")}. Nothing is cut: shorten it.`;
 
 export default function Sessions({ loaderData, actionData: answer }: Route.ComponentProps) {
   const actionData = answer as { stale?: boolean; note?: string } | undefined;
@@ -267,13 +272,15 @@ function Closing({
         label="Note"
         multiline
         minRows={9}
+        error={note.length > mostNote}
+        helperText={note.length > mostNote ? tooLong(note) : undefined}
         value={note}
         onChange={(event) => setNote(event.target.value)}
       />
       <Button
         type="submit"
         variant={run?.phase === "finished" ? "contained" : "outlined"}
-        disabled={busy || !ready}
+        disabled={busy || !ready || note.length > mostNote}
         sx={{ mt: 2 }}
       >
         {busy ? "Closing" : `Close visit ${visit.ordinal}`}

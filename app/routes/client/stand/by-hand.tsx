@@ -4,14 +4,13 @@ import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { useFetcher } from "react-router";
 import type { Moment } from "~core/findings/restriction";
 import { measurable, readByHand, type HandMeasurement, type Measurable } from "~core/measure/by-hand";
 import { directionWord, formatBand, formatValue, unitSign } from "~core/measure/format";
 import { gradeWords, methodName, methodsFor, type HandMethodKey } from "~core/measure/methods";
 import type { Metric } from "~core/measure/metrics";
 import type { View } from "~core/measure/view";
-import type { FieldErrors } from "~app/validation";
+import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { WhenReady } from "~app/ui/when-ready";
 import { InclinometerField } from "./inclinometer-field";
 
@@ -63,24 +62,12 @@ function Row({
 }: Taken & { what: Measurable; taken: readonly HandMeasurement[]; angleOf: (readingId: string) => number }) {
   const { metric, side } = what;
   const methods = methodsFor(metric);
-  const fetcher = useFetcher<{ ok?: boolean; errors?: FieldErrors }>();
   const [method, setMethod] = useState<HandMethodKey>(taken[0]?.method ?? methods[0]!.key);
   const chosen = methods.find((each) => each.key === method)!;
   const known = taken.find((each) => each.method === method);
   // what is typed for each method, until it is saved
   const [typed, setTyped] = useState<Partial<Record<HandMethodKey, string>>>({});
-  const value = typed[method] ?? (known ? String(known.value) : "");
-  const send = (next: string) => {
-    setTyped({ ...typed, [method]: next });
-    const plain = next.trim().replace(",", ".").replace("−", "-");
-    if (plain === (known ? String(known.value) : "")) return;
-    void fetcher.submit(
-      { visitId: visit.id, moment, readingId: what.id, method, value: plain === "" ? null : plain },
-      { method: "post", encType: "application/json" },
-    );
-  };
   const name = `${metric.name}${metric.sides === "each" ? (side === "L" ? ", left" : ", right") : ""}`;
-  const error = fetcher.data?.errors?.value;
   const others = taken.filter((each) => each.method !== method);
   return (
     <Box
@@ -112,43 +99,17 @@ function Row({
             </Button>
           ))}
         </Box>
-        {chosen.unit === "grade" ? (
-          <TextField
-            select
-            label="Grade"
-            value={value}
-            onChange={(event) => send(event.target.value)}
-            error={Boolean(error)}
-            helperText={error}
-          >
-            <MenuItem value="">not taken</MenuItem>
-            {[-3, -2, -1, 0, 1, 2, 3].map((grade) => (
-              <MenuItem key={grade} value={String(grade)}>
-                {gradeText(metric, grade)}
-              </MenuItem>
-            ))}
-          </TextField>
-        ) : method === "inclinometer" ? (
-          <InclinometerField
-            name={name}
-            value={value}
-            error={error}
-            type={(next) => setTyped({ ...typed, [method]: next })}
-            keep={send}
-            truth={() => angleOf(what.id)}
-          />
-        ) : (
-          <TextField
-            label={metric.unit === "deg" ? "degrees" : "mm"}
-            value={value}
-            onChange={(event) => setTyped({ ...typed, [method]: event.target.value })}
-            onBlur={() => send(value)}
-            onKeyDown={(event) => event.key === "Enter" && send(value)}
-            error={Boolean(error)}
-            helperText={error}
-            slotProps={{ htmlInput: { inputMode: "decimal", "aria-label": name } }}
-          />
-        )}
+        <Taking
+          key={method}
+          name={name}
+          metric={metric}
+          method={chosen}
+          at={{ visitId: visit.id, moment, readingId: what.id }}
+          stored={known?.value ?? null}
+          typed={typed[method]}
+          type={(next) => setTyped((before) => ({ ...before, [method]: next }))}
+          truth={() => angleOf(what.id)}
+        />
         <TextField
           select
           label={`Taken with, ${formatBand(chosen, chosen.se)}`}
@@ -162,6 +123,82 @@ function Row({
           ))}
         </TextField>
       </WhenReady>
+    </Box>
+  );
+}
+
+/** The value of one method: kept when it is left or Enter is pressed. */
+function Taking({
+  name,
+  metric,
+  method,
+  at,
+  stored,
+  typed,
+  type,
+  truth,
+}: {
+  name: string;
+  metric: Metric;
+  method: ReturnType<typeof methodsFor>[number];
+  at: { visitId: string; moment: Moment; readingId: string };
+  stored: number | null;
+  typed: string | undefined;
+  type: (next: string | undefined) => void;
+  truth: () => number;
+}) {
+  // what is typed may not be a number yet: it is sent as it stands, and the server says so
+  const kept = useKeeper<number | string>(stored, (value) => ({
+    ...at,
+    method: method.key,
+    value: value === "" ? null : value,
+  }));
+  const value = typed ?? (stored === null ? "" : String(stored));
+  const send = (next: string) => {
+    type(next);
+    const plain = next.trim().replace(",", ".").replace("−", "-");
+    if (plain !== (stored === null ? "" : String(stored))) kept.keep(plain);
+  };
+  const error = kept.errors?.value;
+  const words = (each: number | string | null) => {
+    if (each === null || each === "") return "not taken";
+    const number = Number(each);
+    if (Number.isNaN(number)) return String(each);
+    return method.unit === "grade" ? gradeText(metric, number) : `${number}${unitSign({ unit: method.unit })}`;
+  };
+  return (
+    <Box>
+      {method.unit === "grade" ? (
+        <TextField
+          select
+          label="Grade"
+          value={value}
+          onChange={(event) => send(event.target.value)}
+          error={Boolean(error)}
+          helperText={error}
+        >
+          <MenuItem value="">not taken</MenuItem>
+          {[-3, -2, -1, 0, 1, 2, 3].map((grade) => (
+            <MenuItem key={grade} value={String(grade)}>
+              {gradeText(metric, grade)}
+            </MenuItem>
+          ))}
+        </TextField>
+      ) : method.key === "inclinometer" ? (
+        <InclinometerField name={name} value={value} error={error} type={type} keep={send} truth={truth} />
+      ) : (
+        <TextField
+          label={metric.unit === "deg" ? "degrees" : "mm"}
+          value={value}
+          onChange={(event) => type(event.target.value)}
+          onBlur={() => send(value)}
+          onKeyDown={(event) => event.key === "Enter" && send(value)}
+          error={Boolean(error)}
+          helperText={error}
+          slotProps={{ htmlInput: { inputMode: "decimal", "aria-label": name } }}
+        />
+      )}
+      <Overtaken by={{ ...kept, yield: () => (type(undefined), kept.yield()) }} what={name} words={words} />
     </Box>
   );
 }

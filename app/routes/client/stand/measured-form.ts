@@ -9,6 +9,8 @@ const metricOf = (id: string) => measurable.find((each) => each.id === id)?.metr
 /** One measurement by hand: a known metric, a method that can take it, a plausible value or none. */
 export const measuredSchema = object({
   visitId: string().uuid().required(),
+  /** What was shown when this was typed; null: not taken. */
+  was: number().nullable().default(undefined),
   moment: string<Moment>().oneOf(["before", "after"]).required(),
   readingId: string()
     .oneOf(

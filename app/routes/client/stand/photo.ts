@@ -2,7 +2,8 @@ import type { Route } from "./+types/photo";
 import { stands } from "~core/consent/consent";
 import { lawfulMarks } from "~core/measure/marking";
 import { inSession } from "~app/session.server";
-import { validate } from "~app/validation";
+import { validate, versionOf } from "~app/validation";
+import { getClient } from "~data/clients";
 import { consentsOf } from "~data/consents";
 import { NotFound, Stale } from "~data/errors";
 import { deletePhoto, photoFile, photosOfClient, removePhoto, restorePhoto, saveMarks } from "~data/photos";
@@ -28,17 +29,12 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
 }
 
 /** Saves marks and set-up; takes the picture away, brings it back, or deletes it for good. */
-export function action({ request, params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
-    const body = (await request.json()) as {
-      intent?: string;
-      version?: number;
-      marks?: unknown;
-      setup?: unknown;
-    };
-    if (body.intent === "remove") await removePhoto(tx, params.photoId);
-    else if (body.intent === "restore") await restorePhoto(tx, params.photoId);
-    else if (body.intent === "delete") await deletePhoto(tx, params.photoId);
+export function action({ params, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx, practitioner, body: { fields: body } }) => {
+    await getClient(tx, params.clientId);
+    if (body.intent === "remove") await removePhoto(tx, params.clientId, params.photoId);
+    else if (body.intent === "restore") await restorePhoto(tx, params.clientId, params.photoId);
+    else if (body.intent === "delete") await deletePhoto(tx, params.clientId, params.photoId);
     else {
       const photo = (await photosOfClient(tx, params.clientId)).find((each) => each.id === params.photoId);
       if (!photo) throw new NotFound("photo");
@@ -49,7 +45,7 @@ export function action({ request, params, context }: Route.ActionArgs) {
         return Response.json({ error: "Marks: one of them is unknown or outside the picture." }, { status: 400 });
       try {
         return Response.json({
-          version: await saveMarks(tx, photo.id, Number(body.version), {
+          version: await saveMarks(tx, photo.id, versionOf(body), {
             marks,
             setup: { ...photo.setup, ...value },
             markedBy: practitioner.id,

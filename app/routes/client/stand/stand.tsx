@@ -12,7 +12,7 @@ import type { Moment } from "~core/findings/restriction";
 import { measurable } from "~core/measure/by-hand";
 import { readBy } from "~core/measure/read-photo";
 import { views, viewName, type View } from "~core/measure/view";
-import { inSession } from "~app/session.server";
+import { inSession, keeping } from "~app/session.server";
 import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
 import { validate } from "~app/validation";
 import { consentsOf } from "~data/consents";
@@ -59,9 +59,8 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
 /** Keeps one measurement that was taken by hand; or deletes every picture of the client for good. */
-export function action({ request, params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx }) => {
-    const body = (await request.json()) as { intent?: string };
+export function action({ params, context }: Route.ActionArgs) {
+  return keeping(context, async ({ tx, body: { fields: body } }) => {
     if (body.intent === "delete-pictures") {
       const { id } = await getClient(tx, params.clientId);
       return { deleted: await deletePictures(tx, id) };
@@ -69,7 +68,7 @@ export function action({ request, params, context }: Route.ActionArgs) {
     const { value, errors } = await validate(measuredSchema, body);
     if (errors) return data({ errors }, { status: 400 });
     const visit = await ownVisit(tx, params.clientId, value.visitId);
-    await saveMeasurement(tx, visit.id, value);
+    await saveMeasurement(tx, visit.id, value, value.was);
     return { ok: true };
   });
 }

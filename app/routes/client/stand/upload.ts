@@ -1,33 +1,16 @@
 import type { Route } from "./+types/upload";
 import { stands } from "~core/consent/consent";
-import { inSession } from "~app/session.server";
+import { pictures } from "~app/pictures.server";
+import { bodyOf, inSession, letGo } from "~app/session.server";
 import { validate } from "~app/validation";
+import type { Tx } from "~data/database";
 import { consentsOf } from "~data/consents";
 import { addPhoto } from "~data/photos";
-import { mostBytes, takeIn, UnfitPicture, type Face } from "~data/photo-intake";
+import { takeIn, UnfitPicture, type Face } from "~data/photo-intake";
 import { saveSettings } from "~data/practitioners";
 import { getClient } from "~data/clients";
 import { ownVisit } from "~app/routes/client/workspace.server";
 import { uploadSchema } from "./setup-form";
-
-/** Reads a body up to the limit and no further: a huge file is refused without being held in memory. */
-async function readBody(request: Request): Promise<Buffer> {
-  if (Number(request.headers.get("content-length") ?? 0) > mostBytes)
-    throw new UnfitPicture("The file is larger than 25 MB.");
-  const chunks: Uint8Array[] = [];
-  let size = 0;
-  for await (const chunk of request.body ?? new ReadableStream<Uint8Array>({ start: (c) => c.close() })) {
-    size += chunk.length;
-    if (size > mostBytes) throw new UnfitPicture("The file is larger than 25 MB.");
-    chunks.push(chunk);
-  }
-  const told = request.headers.get("content-length");
-  if (told !== null && size < Number(told))
-    throw new UnfitPicture(
-      `The upload was cut off after ${Math.round(size / 1024)} of ${Math.round(Number(told) / 1024)} kB.`,
-    );
-  return Buffer.concat(chunks);
-}
 
 /** "0.5,0.12,0.07" as a face; undefined when none was given. */
 function faceOf(text: string | undefined): Face | undefined {
@@ -39,21 +22,29 @@ function faceOf(text: string | undefined): Face | undefined {
 const diskFull = (error: unknown) =>
   error instanceof Error && "code" in error && (error.code === "53100" || error.code === "ENOSPC");
 
-/** Takes a picture for a visit: the body is the file, the address says what it shows and how it was taken. */
-export function action({ request, params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
-    const query = Object.fromEntries(new URL(request.url).searchParams);
-    const { value, errors } = await validate(uploadSchema, query);
-    if (errors) return Response.json({ error: Object.values(errors)[0] }, { status: 400 });
+/**
+ * Takes a picture for a visit: the body is the file, the address says what it shows and how it was taken. Whether it may
+ * be taken is asked before it is decoded and again before it is stored; in between no connection is held.
+ */
+export async function action({ request, params, context }: Route.ActionArgs) {
+  const query = Object.fromEntries(new URL(request.url).searchParams);
+  const { value, errors } = await validate(uploadSchema, query);
+  if (errors) return Response.json({ error: Object.values(errors)[0] }, { status: 400 });
+  const allowed = async (tx: Tx) => {
     const client = await getClient(tx, params.clientId);
     const visit = await ownVisit(tx, client.id, value.visit);
-    if (stands(await consentsOf(tx, client.id), "photographs", visit.id) !== true)
-      return Response.json(
-        { error: "Photographs need the client's consent first. Nothing was stored." },
-        { status: 403 },
-      );
-    try {
-      const picture = await takeIn(await readBody(request), faceOf(value.face));
+    return stands(await consentsOf(tx, client.id), "photographs", visit.id) === true ? { client, visit } : undefined;
+  };
+  const refused = () =>
+    Response.json({ error: "Photographs need the client's consent first. Nothing was stored." }, { status: 403 });
+  if (!(await inSession(context, ({ tx }) => allowed(tx)))) return refused();
+  await letGo(context);
+  try {
+    const picture = await pictures.turn(() => takeIn(bodyOf(context).bytes, faceOf(value.face)));
+    return await inSession(context, async ({ tx, practitioner }) => {
+      const may = await allowed(tx);
+      if (!may) return refused();
+      const { client, visit } = may;
       const { stickLength, cameraDistance, cameraHeight, stickBehind = 0, stickHangs = false } = value;
       const noted = { stickLength, cameraDistance, cameraHeight, stickBehind, stickHangs };
       await addPhoto(
@@ -76,15 +67,15 @@ export function action({ request, params, context }: Route.ActionArgs) {
       // asked once for a set-up: the next picture starts from what was noted for this one
       await saveSettings(tx, practitioner.id, { setup: noted });
       return Response.json({ id: value.id });
-    } catch (error) {
-      if (error instanceof UnfitPicture)
-        return Response.json({ error: `${error.message} Nothing was stored.` }, { status: 422 });
-      if (diskFull(error))
-        return Response.json(
-          { error: "The server’s disk is full. Nothing was stored; free some space and store the picture again." },
-          { status: 507 },
-        );
-      throw error;
-    }
-  });
+    });
+  } catch (error) {
+    if (error instanceof UnfitPicture)
+      return Response.json({ error: `${error.message} Nothing was stored.` }, { status: 422 });
+    if (diskFull(error))
+      return Response.json(
+        { error: "The server’s disk is full. Nothing was stored; free some space and store the picture again." },
+        { status: 507 },
+      );
+    throw error;
+  }
 }

@@ -17,6 +17,8 @@ export const gradingSchema = object({
   moment: string<Moment>().oneOf(["before", "after"], "Moment: before or after.").required("Moment: before or after."),
   grade: whole("Grade", 0, 3),
   tenderness: whole("Tenderness", 0, 10),
+  /** What was shown when this was chosen; null: nothing yet. */
+  was: object({ grade: number().required(), tenderness: number().required() }).nullable().default(undefined),
 });
 
 export const restrictionSchema = object({

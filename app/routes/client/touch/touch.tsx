@@ -10,12 +10,13 @@ import { layers, layerName, type LayerKey } from "~core/anatomy/layers";
 import { regionName, type RegionKey } from "~core/anatomy/regions";
 import { structureOf } from "~core/anatomy/structures";
 import { historyOf, latestGrade, type Moment, type Restriction } from "~core/findings/restriction";
-import { inSession } from "~app/session.server";
+import { inSession, keeping } from "~app/session.server";
 import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
+import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { useNotify } from "~app/ui/notices";
 import { depthColours } from "~app/ui/theme";
 import { validate } from "~app/validation";
-import { gradeRestriction, restrictionsOf, saveRestriction, setRestrictionRemoved } from "~data/findings";
+import { addRestriction, gradeRestriction, restrictionsOf, setRestrictionRemoved } from "~data/findings";
 import { getClient } from "~data/clients";
 import { BodyMap } from "./body-map";
 import { NewRestriction } from "./new-restriction";
@@ -33,29 +34,25 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
-export function action({ request, params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx }) => {
-    const body = (await request.json()) as { intent: string; id?: string; visitId?: string };
-    await getClient(tx, params.clientId);
-    if (body.intent === "remove" || body.intent === "restore") {
-      await setRestrictionRemoved(tx, String(body.id), body.intent === "remove");
+export function action({ params, context }: Route.ActionArgs) {
+  return keeping(context, async ({ tx, body }) => {
+    const sent = body.fields;
+    const client = await getClient(tx, params.clientId);
+    if (sent.intent === "remove" || sent.intent === "restore") {
+      await setRestrictionRemoved(tx, client.id, String(sent.id), sent.intent === "remove");
       return { ok: true };
     }
-    const visit = await ownVisit(tx, params.clientId, body.visitId);
-    const grading = await validate(gradingSchema, body);
-    if (grading.errors) return data({ errors: grading.errors }, { status: 400 });
-    if (body.intent === "add") {
-      const { value, errors } = await validate(restrictionSchema, body);
+    const visit = await ownVisit(tx, client.id, sent.visitId);
+    const { value: grading, errors } = await validate(gradingSchema, sent);
+    if (errors) return data({ errors }, { status: 400 });
+    if (sent.intent === "add") {
+      const { value, errors } = await validate(restrictionSchema, sent);
       if (errors) return data({ errors }, { status: 400 });
-      await saveRestriction(tx, params.clientId, value as Parameters<typeof saveRestriction>[2]);
+      await addRestriction(tx, client.id, value as Parameters<typeof addRestriction>[2]);
     }
-    await gradeRestriction(tx, {
-      restrictionId: grading.value.id,
-      visitId: visit.id,
-      moment: grading.value.moment,
-      grade: grading.value.grade,
-      tenderness: grading.value.tenderness,
-    });
+    const { id, moment, was, grade, tenderness } = grading;
+    const at = { restrictionId: id, visitId: visit.id, moment };
+    await gradeRestriction(tx, client.id, at, { grade, tenderness }, was);
     return { ok: true };
   });
 }
@@ -128,7 +125,7 @@ export default function Touch({ loaderData: { visit, restrictions } }: Route.Com
         </Box>
         {place && (
           <NewRestriction
-            key={`${place.region} ${place.side} ${restrictions.length}`}
+            key={`${place.region} ${place.side}`}
             place={place}
             preferred={peeled === "all" ? undefined : peeled}
             visitId={visit.id}
@@ -144,13 +141,20 @@ export default function Touch({ loaderData: { visit, restrictions } }: Route.Com
         )}
         <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
           {shown.map((restriction) => (
-            <Row key={restriction.id} restriction={restriction} visit={visit} moment={moment} />
+            <Row
+              key={`${restriction.id} ${visit.id} ${moment}`}
+              restriction={restriction}
+              visit={visit}
+              moment={moment}
+            />
           ))}
         </Box>
       </Box>
     </Box>
   );
 }
+
+type Felt = { grade: number; tenderness: number };
 
 const sideWord = { L: "left", R: "right", both: "both sides" } as const;
 
@@ -168,22 +172,16 @@ function Row({
   const notify = useNotify();
   const grading = restriction.grades.find((each) => each.visit === visit.ordinal && each.moment === moment);
   const latest = latestGrade(restriction);
-  const pending = fetcher.json as { grade?: number; tenderness?: number } | undefined;
-  const grade = pending?.grade ?? grading?.grade;
-  const tenderness = pending?.tenderness ?? grading?.tenderness ?? latest?.tenderness ?? 0;
-  const send = (change: { grade?: number; tenderness?: number }) =>
-    void fetcher.submit(
-      {
-        intent: "grade",
-        id: restriction.id,
-        visitId: visit.id,
-        moment,
-        grade: grade ?? latest?.grade ?? 0,
-        tenderness,
-        ...change,
-      },
-      { method: "post", encType: "application/json" },
-    );
+  const kept = useKeeper<Felt>(grading ? { grade: grading.grade, tenderness: grading.tenderness } : null, (felt) => ({
+    intent: "grade",
+    id: restriction.id,
+    visitId: visit.id,
+    moment,
+    ...felt,
+  }));
+  const grade = kept.value?.grade;
+  const tenderness = kept.value?.tenderness ?? latest?.tenderness ?? 0;
+  const send = (change: Partial<Felt>) => kept.keep({ grade: grade ?? latest?.grade ?? 0, tenderness, ...change });
   const name = `${structureOf(restriction.structure)?.name ?? regionName(restriction.region)}, ${sideWord[restriction.side]}`;
   const remove = () => {
     void fetcher.submit({ intent: "remove", id: restriction.id }, { method: "post", encType: "application/json" });
@@ -264,6 +262,11 @@ function Row({
       >
         Remove
       </Button>
+      <Overtaken
+        by={kept}
+        what={name}
+        words={(felt) => (felt ? `grade ${felt.grade}, tender ${felt.tenderness}` : "not graded")}
+      />
     </Box>
   );
 }

@@ -32,14 +32,14 @@ export function loader({ params, context }: Route.LoaderArgs) {
 }
 
 /** Keeps one marking; it is not corrected afterwards. */
-export function action({ request, params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
+export function action({ params, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx, practitioner, body }) => {
     const study = await getStudy(tx, practitioner.id, params.studyId);
-    const body = (await request.json()) as { item?: number; marks?: unknown };
-    const item = study.items[Number(body.item)];
-    const marks = item && lawfulMarks(item.view, item.setup, body.marks);
+    const sent = body.fields;
+    const item = study.items[Number(sent.item)];
+    const marks = item && lawfulMarks(item.view, item.setup, sent.marks);
     if (!marks) return data({ error: "Marks: one of them is unknown or outside the picture." }, { status: 400 });
-    const done = await keepMarking(tx, study, Number(body.item), marks);
+    const done = await keepMarking(tx, study, Number(sent.item), marks);
     return done ? redirect("/practice/repeatability") : { ok: true };
   });
 }

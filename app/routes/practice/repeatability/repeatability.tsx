@@ -81,9 +81,8 @@ const startSchema = object({
 });
 
 /** Begins a study, ends one early, or takes one back. */
-export function action({ request, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
-    const body = (await request.json()) as { intent?: string; id?: string };
+export function action({ context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx, practitioner, body: { fields: body } }) => {
     if (body.intent === "delete" || body.intent === "finish") {
       const study = await getStudy(tx, practitioner.id, String(body.id));
       if (body.intent === "delete") await deleteStudy(tx, practitioner.id, study.id);

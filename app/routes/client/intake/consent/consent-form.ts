@@ -1,4 +1,4 @@
-import { array, boolean, number, object, string, tuple } from "yup";
+import { boolean, object, string } from "yup";
 import { sensitiveAreas, type SensitiveArea, type Subject } from "~core/consent/consent";
 
 export const subjects: readonly Subject[] = [
@@ -8,8 +8,6 @@ export const subjects: readonly Subject[] = [
   "guardian",
   ...(Object.keys(sensitiveAreas) as SensitiveArea[]).map((area) => `area ${area}` as const),
 ];
-
-const coordinate = number().integer().min(-200).max(1200).required();
 
 /** A consent as it is given or taken back: on screen with a signature, or by word of mouth. */
 export const consentSchema = object({
@@ -24,12 +22,4 @@ export const consentSchema = object({
     .max(120, "Name: at most 120 characters.")
     .default("")
     .when("given", { is: true, then: (schema) => schema.required("Name: type the name of who agrees.") }),
-  signature: array(
-    array(tuple([coordinate, coordinate]))
-      .max(4000)
-      .required(),
-  )
-    .max(60, "Signature: too many strokes. Clear it and sign again.")
-    .nullable()
-    .default(null),
 });

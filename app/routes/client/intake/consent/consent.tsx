@@ -10,6 +10,7 @@ import type { Route } from "./+types/consent";
 import { ageOn } from "~core/client";
 import {
   areasIn,
+  lawfulSignature,
   sensitiveAreas,
   stands,
   textFor,
@@ -51,13 +52,16 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
-export function action({ request, params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
-    const { value, errors } = await validate(consentSchema, await request.json());
+export function action({ params, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx, practitioner, body }) => {
+    const { signature: drawn, ...sent } = body.fields;
+    const signature = lawfulSignature(drawn);
+    if (signature === undefined)
+      return data({ errors: { signature: "Signature: it is too long. Clear it and sign again." } }, { status: 400 });
+    const { value, errors } = await validate(consentSchema, sent);
     if (errors) return data({ errors }, { status: 400 });
     const client = await getClient(tx, params.clientId);
     const visit = await ownVisit(tx, client.id, value.visitId);
-    const signature = value.signature as unknown as Stroke[] | null;
     await agree(tx, client, { ...value, visitId: visit.id, signature }, practitioner.name);
     return { ok: true };
   });

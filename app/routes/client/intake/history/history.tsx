@@ -70,10 +70,9 @@ const acts = { tell: "told", change: "changed", end: "ended", reopen: "reopened"
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
-export function action({ request, params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
+export function action({ params, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx, practitioner, body: { fields: sent } }) => {
     const client = await getClient(tx, params.clientId);
-    const sent = (await request.json()) as Record<string, unknown>;
     const { value, errors } = await validate(changeSchema, sent);
     if (errors) return data({ errors }, { status: 400 });
     const known = currentEntries(await historyVersions(tx, client.id)).find((entry) => entry.id === value.entryId);

@@ -16,11 +16,12 @@ import {
   type OwnMeasure,
 } from "~core/own-measures/own-measures";
 import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
-import { inSession } from "~app/session.server";
+import { inSession, keeping } from "~app/session.server";
 import { validate, type FieldErrors } from "~app/validation";
 import { getClient } from "~data/clients";
-import { ownMeasuresOf, retireOwnMeasure, saveOwnMeasure, saveOwnScore, saveOwnWords } from "~data/own-measures";
+import { addOwnMeasure, ownMeasuresOf, retireOwnMeasure, saveOwnScore, saveOwnWords } from "~data/own-measures";
 import { Trend } from "./trend";
+import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { WhenReady } from "~app/ui/when-ready";
 
 export const handle = { slim: true };
@@ -47,16 +48,19 @@ const scoreSchema = object({
     .min(0, "Score: at least 0, got ${value}.")
     .max(10, "Score: at most 10, got ${value}.")
     .required("Score: choose a number from 0 to 10."),
+  /** What was shown when this was chosen; null: nothing yet. */
+  was: number().nullable().default(undefined),
 });
+const mostWords = 4000;
 const wordsSchema = object({
-  words: string().trim().default("").max(4000, "In their words: at most 4000 characters."),
+  words: string().trim().default("").max(mostWords, `In their words: at most ${mostWords} characters.`),
+  was: string().optional(),
 });
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
-export function action({ request, params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx }) => {
-    const body = (await request.json()) as { intent?: string; visitId?: string; id?: string; retired?: boolean };
+export function action({ params, context }: Route.ActionArgs) {
+  return keeping(context, async ({ tx, body: { fields: body } }) => {
     const client = await getClient(tx, params.clientId);
     if (body.intent === "add") {
       const { value, errors } = await validate(measureSchema, body);
@@ -68,7 +72,7 @@ export function action({ request, params, context }: Route.ActionArgs) {
           { errors: { name: `Activities: at most ${mostActivities} at a time. Retire one first.` } },
           { status: 400 },
         );
-      await saveOwnMeasure(tx, client.id, value);
+      await addOwnMeasure(tx, client.id, value);
       return { ok: true };
     }
     if (body.intent === "retire") {
@@ -79,12 +83,12 @@ export function action({ request, params, context }: Route.ActionArgs) {
     if (body.intent === "words") {
       const { value, errors } = await validate(wordsSchema, body);
       if (errors) return data({ errors }, { status: 400 });
-      await saveOwnWords(tx, visit.id, value.words);
+      await saveOwnWords(tx, visit.id, value.words, value.was);
       return { ok: true };
     }
     const { value, errors } = await validate(scoreSchema, body);
     if (errors) return data({ errors }, { status: 400 });
-    await saveOwnScore(tx, client.id, value.id, visit.id, value.score);
+    await saveOwnScore(tx, client.id, value.id, visit.id, value.score, value.was);
     return { ok: true };
   });
 }
@@ -155,7 +159,7 @@ function Measure({
   measure,
   trend,
   change,
-  now,
+  now: stored,
   visit,
   visits,
 }: {
@@ -167,8 +171,13 @@ function Measure({
   visits: number;
 }) {
   const fetcher = useFetcher();
-  const send = (body: Record<string, string | number | boolean>) =>
-    void fetcher.submit(body, { method: "post", encType: "application/json" });
+  const kept = useKeeper<number>(stored ?? null, (score) => ({
+    intent: "score",
+    id: measure.id,
+    visitId: visit.id,
+    score,
+  }));
+  const now = kept.value;
   return (
     <Box
       sx={(t) => ({
@@ -203,7 +212,7 @@ function Measure({
             type="button"
             key={score}
             aria-pressed={now === score}
-            onClick={() => send({ intent: "score", id: measure.id, visitId: visit.id, score })}
+            onClick={() => kept.keep(score)}
             sx={(t) => ({
               all: "unset",
               cursor: "pointer",
@@ -222,9 +231,19 @@ function Measure({
         ))}
       </Box>
       <Trend scores={trend} visits={visits} label={measure.name} />
-      <Button size="small" color="inherit" onClick={() => send({ intent: "retire", id: measure.id, retired: true })}>
+      <Button
+        size="small"
+        color="inherit"
+        onClick={() =>
+          void fetcher.submit(
+            { intent: "retire", id: measure.id, retired: true },
+            { method: "post", encType: "application/json" },
+          )
+        }
+      >
         Retire
       </Button>
+      <Overtaken by={kept} what={measure.name} words={(score) => (score === null ? "no score" : String(score))} />
     </Box>
   );
 }
@@ -302,7 +321,7 @@ function AddMeasure({ full }: { full: boolean }) {
 }
 
 function Words({ visitId, stored }: { visitId: string; stored: string }) {
-  const fetcher = useFetcher<{ ok?: boolean; errors?: FieldErrors }>();
+  const kept = useKeeper<string>(stored, (text) => ({ intent: "words", visitId, words: text }));
   const [words, setWords] = useState(stored);
   return (
     <Box
@@ -310,9 +329,9 @@ function Words({ visitId, stored }: { visitId: string; stored: string }) {
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
-        void fetcher.submit({ intent: "words", visitId, words }, { method: "post", encType: "application/json" });
+        kept.keep(words);
       }}
-      sx={{ display: "flex", gap: 1.5, alignItems: "start", mt: 2 }}
+      sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr) auto", gap: 1.5, alignItems: "start", mt: 2 }}
     >
       <WhenReady>
         <TextField
@@ -321,12 +340,28 @@ function Words({ visitId, stored }: { visitId: string; stored: string }) {
           minRows={2}
           value={words}
           onChange={(event) => setWords(event.target.value)}
-          error={Boolean(fetcher.data?.errors)}
-          helperText={fetcher.data?.errors?.words ?? (fetcher.data?.ok && words === stored ? "Saved" : " ")}
+          error={Boolean(kept.errors) || words.length > mostWords}
+          helperText={
+            kept.errors?.words ??
+            (words.length > mostWords
+              ? `In their words: at most ${mostWords} characters, got ${words.length}.`
+              : kept.saved && words === stored
+                ? "Saved"
+                : " ")
+          }
         />
-        <Button type="submit" variant="outlined" disabled={fetcher.state !== "idle" || words === stored}>
+        <Button
+          type="submit"
+          variant="outlined"
+          disabled={kept.busy || words === stored || words.length > mostWords || kept.overtaken !== undefined}
+        >
           Keep
         </Button>
+        <Overtaken
+          by={{ ...kept, yield: () => (setWords(String(kept.overtaken?.theirs ?? "")), kept.yield()) }}
+          what="What they said"
+          words={(text) => (text ? `“${text}”` : "nothing")}
+        />
       </WhenReady>
     </Box>
   );

@@ -35,7 +35,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
       day: dayOfVisit(visit),
       today: today(),
       given: await answersOf(tx, client.id),
-      atVisit: await answersOf(tx, client.id, visit.id),
+      atVisit: await answersOf(tx, client.id, { visitId: visit.id }),
       cautions: await judgedOf(tx, client, practitioner),
     };
   });
@@ -61,13 +61,13 @@ const answersSchema = object({
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
-export function action({ request, params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
-    const body = (await request.json()) as { intent?: string; visitId?: string };
+export function action({ params, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx, practitioner, body }) => {
+    const sent = body.fields;
     const client = await getClient(tx, params.clientId);
-    const visit = await ownVisit(tx, client.id, body.visitId);
-    if (body.intent === "hand-over") return { handed: await handOver(tx, practitioner.sessionId, client.id, visit.id) };
-    const { value, errors } = await validate(answersSchema, body);
+    const visit = await ownVisit(tx, client.id, sent.visitId);
+    if (sent.intent === "hand-over") return { handed: await handOver(tx, practitioner.sessionId, client.id, visit.id) };
+    const { value, errors } = await validate(answersSchema, sent);
     if (errors) return data({ errors }, { status: 400 });
     for (const { id, question, answer } of value.answers)
       await recordAnswer(tx, client.id, { id, question, answer, visitId: visit.id, by: practitioner.name });

@@ -40,10 +40,10 @@ export function loader({ params, context }: Route.LoaderArgs) {
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
-export function action({ request, params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx }) => {
+export function action({ params, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx, body }) => {
     const client = await getClient(tx, params.clientId);
-    const { value, errors } = await validate(wishesSchema, await request.json());
+    const { value, errors } = await validate(wishesSchema, body.fields);
     if (errors) return data({ errors }, { status: 400 });
     const { version, ...wishes } = value;
     try {

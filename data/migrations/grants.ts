@@ -1,0 +1,48 @@
+/**
+ * What the application's role may do with each table: nothing else, and nothing at all with tables that are not named
+ * here (the migrations' own among them). A table that says only "select, insert" is never rewritten: not by an update,
+ * and not by a reference that cascades, which a test reads from the catalogue.
+ */
+export const grants: Record<string, string> = {
+  practice: "select, insert",
+  practitioner: "select, insert, update",
+  auth_session: "select, insert, update, delete",
+  known_device: "select, insert, update, delete",
+  sign_in_attempt: "select, insert, update, delete",
+
+  client: "select, insert, update",
+  series: "select, insert, update",
+  /** A planned visit in which nothing was recorded may go when a series gets shorter. */
+  visit: "select, insert, update, delete",
+  preference: "select, insert, update",
+  own_measure: "select, insert, update",
+  own_score: "select, insert, update",
+  own_words: "select, insert, update",
+  restriction: "select, insert, update",
+  restriction_grade: "select, insert, update",
+  listening: "select, insert, update",
+  measurement: "select, insert, update, delete",
+  handover: "select, insert, update",
+
+  /** Pictures are health data that a client may want gone for good. */
+  photo: "select, insert, update, delete",
+  photo_file: "select, insert, delete",
+  study: "select, insert, update, delete",
+  study_marking: "select, insert",
+
+  session_event: "select, insert",
+  history_version: "select, insert",
+  screening_answer: "select, insert",
+  caution_decision: "select, insert",
+  consent: "select, insert",
+};
+
+/** Tables whose rows go with the row they belong to; everywhere else a reference holds its row fast. */
+export const goesWithParent = ["photo_file", "study_marking", "auth_session", "known_device"];
+
+export const grantSql = () =>
+  [
+    "revoke all on all tables in schema public from ember_app, public;",
+    ...Object.entries(grants).map(([table, what]) => `grant ${what} on ${table} to ember_app;`),
+    "grant usage on all sequences in schema public to ember_app;",
+  ].join("\n");
