@@ -34,6 +34,8 @@ export default function handleRequest(
           body.on("data", (chunk: Buffer) => chunks.push(chunk));
           body.on("error", reject);
           body.on("end", () => {
+            // what waits for a rendering that is over would keep all of it in memory
+            clearTimeout(late);
             const html = Buffer.concat(chunks).toString("utf8");
             const styles = constructStyleTagsFromChunks(extractCriticalToChunks(html));
             headers.set("Content-Type", "text/html; charset=utf-8");
@@ -43,14 +45,17 @@ export default function handleRequest(
           });
           pipe(body);
         },
-        onShellError: reject,
+        onShellError(error) {
+          clearTimeout(late);
+          reject(error instanceof Error ? error : new Error("rendering failed"));
+        },
         onError(error) {
           failed = 500;
           log.error({ id: notesOf(context).id, ...withoutWords(error) }, "rendering failed");
         },
       },
     );
-    setTimeout(abort, 10_000).unref();
+    const late = setTimeout(abort, 10_000).unref();
   });
 }
 

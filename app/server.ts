@@ -1,5 +1,7 @@
 import { randomBytes, randomUUID } from "node:crypto";
 import { monitorEventLoopDelay } from "node:perf_hooks";
+import { setFlagsFromString } from "node:v8";
+import { runInNewContext } from "node:vm";
 import { createRequestHandler } from "@react-router/express";
 import compression from "compression";
 import express, { type ErrorRequestHandler } from "express";
@@ -39,7 +41,11 @@ app.use((request, response, next) => {
   const started = performance.now();
   response.on("finish", () => {
     // A body that was refused is thrown away for as long as the answer needs to arrive, then the line is cut.
-    if (!request.complete) setTimeout(() => request.complete || request.socket.destroy(), 3000).unref();
+    if (!request.complete) {
+      request.removeAllListeners("data");
+      request.resume();
+      setTimeout(() => request.complete || request.socket.destroy(), 3000).unref();
+    }
     if (request.path === "/livez" || request.path === "/readyz" || request.path.startsWith("/assets/")) return;
     // Ids are enough to follow a fault; names, search words and bodies stay out of the log.
     const path = request.path.replace(/[0-9a-f]{8}-[0-9a-f-]{27}/g, ":id");
@@ -70,8 +76,11 @@ if (process.env.EMBER_BENCH === "1") {
   const delay = monitorEventLoopDelay({ resolution: 5 });
   delay.enable();
   app.get("/bench/bare", (_request, response) => void response.json({ ok: true }));
-  app.get("/bench/loop", (_request, response) => {
-    response.json({ p99: delay.percentile(99) / 1e6, max: delay.max / 1e6 });
+  setFlagsFromString("--expose-gc");
+  const collect = runInNewContext("gc") as () => void;
+  app.get("/bench/loop", (request, response) => {
+    if (request.query.collect) collect();
+    response.json({ p99: delay.percentile(99) / 1e6, max: delay.max / 1e6, memory: process.memoryUsage() });
     delay.reset();
   });
 }

@@ -34,6 +34,9 @@ export async function validate<S extends AnyObjectSchema>(
       value: (await schema.validate(value, { abortEarly: false, stripUnknown: true })) as InferType<S>,
     };
   } catch (error) {
+    // a schema trims what it takes for text: an object in its place is no fault of ours
+    if (error instanceof TypeError)
+      return { errors: { "": "A field holds something of another kind than is needed." } };
     if (!(error instanceof ValidationError)) throw error;
     const list = error.inner.length > 0 ? error.inner : [error];
     const errors: FieldErrors = {};

@@ -26,105 +26,122 @@ async function main() {
     await withCluster(async (url) => {
       const server = await serve({ APP_DATABASE_URL: url("app"), OWNER_DATABASE_URL: url("owner"), EMBER_DEMO: "1" });
       const { base, pid } = server;
-      if (wants("walls")) {
-        const walls = await reusedIds(base, url("app"));
-        say("Another practice that knows every id", [
-          [
-            "requests",
-            String(walls.requests),
-            "pages, data requests and forms of a second practice with the first one's ids, then with its own rows under the same ids",
-          ],
-          [
-            "leaks",
-            none(walls.leaks, "leak"),
-            "answers that held a name or figure of the first practice, or that took a form about its rows",
-          ],
-          ["tables changed", none(walls.changed, "changed"), "tables of the first practice that are not as before"],
-          [
-            "readings changed",
-            none(walls.readings, "readings"),
-            "pages of figures that show the first practice something else than before",
-          ],
-        ]);
+      try {
+        if (wants("walls")) {
+          const walls = await reusedIds(base, url("app"));
+          say("Another practice that knows every id", [
+            [
+              "requests",
+              String(walls.requests),
+              "pages, data requests and forms of a second practice with the first one's ids, then with its own rows under the same ids",
+            ],
+            [
+              "leaks",
+              none(walls.leaks, "leak"),
+              "answers that held a name or figure of the first practice, or that took a form about its rows",
+            ],
+            ["tables changed", none(walls.changed, "changed"), "tables of the first practice that are not as before"],
+            [
+              "readings changed",
+              none(walls.readings, "readings"),
+              "pages of figures that show the first practice something else than before",
+            ],
+          ]);
+        }
+        if (wants("hostile")) {
+          const other = await secondPractice(url("app"));
+          const [stranger, mine] = [await signIn(base, other.email, other.password), await signIn(base)];
+          const visitId = await within(
+            url("app"),
+            kiln,
+            async (tx) => (await tx("visit").where({ client_id: ruben, status: "planned" }).first("id")).id as string,
+          );
+          await signIn(base);
+          const quiet = (await meanwhile(base, mine, () => pause(3000)))[1];
+          const half = (await halfSent(base, stranger, 60, () => meanwhile(base, mine, () => pause(6000))))[1];
+          say("Sixty requests that never end", [
+            [
+              "a colleague's page, p95, nobody else there",
+              ms(quiet.p95),
+              "the clients list, asked for again and again",
+            ],
+            ["the same meanwhile", ms(half.p95), `${half.requests} requests while sixty bodies stand half sent`],
+            [
+              "failed",
+              none(half.failed ? [`${half.failed} requests`] : [], "half sent"),
+              "requests of the colleague that were not answered with the page",
+            ],
+          ]);
+          const [bodies, during] = await meanwhile(base, mine, () => hostileBodies(base, mine, visitId));
+          say("Bodies that no page sends", [
+            [
+              "requests",
+              String(bodies.requests),
+              Object.entries(bodies.statuses)
+                .map(([status, n]) => `${n} × ${status}`)
+                .join(", "),
+            ],
+            ["answered as a fault of ours", none(bodies.faults, "body"), "500 and over, other than “not now” (503)"],
+            [
+              "event loop, p99 and longest delay",
+              `${ms(bodies.loop.p99)}, ${ms(bodies.loop.max)}`,
+              "how long anything else had to wait for the process",
+            ],
+            ["a colleague's page, p95", ms(during.p95), `${during.requests} requests, ${during.failed} failed`],
+          ]);
+          if (bodies.loop.p99 > 100) faults.push(`event loop p99 ${bodies.loop.p99} ms`);
+          if (during.p95 > 1000 || half.p95 > 1000) faults.push("a colleague waited more than a second");
+          const target = { clientId: randomUUID(), visitId: "" };
+          await post(base, "/clients/new.data", stranger, {
+            id: target.clientId,
+            name: "A Client",
+            pressureCeiling: 5,
+          });
+          target.visitId = await within(
+            url("app"),
+            other.id,
+            async (tx) => (await tx("visit").first("id")).id as string,
+          );
+          await post(base, `/clients/${target.clientId}/intake/consent.data`, stranger, {
+            id: randomUUID(),
+            visitId: target.visitId,
+            subject: "photographs",
+            given: true,
+            signedBy: "them",
+          });
+          const idle = memory(pid);
+          const [files, beside] = await meanwhile(base, mine, () =>
+            hostileFiles(base, [stranger], target, pid, "whole"),
+          );
+          const wrong = files.stored.filter((name) => !Object.values(sound).includes(name));
+          say("Files that are no pictures, or dear ones", [
+            [
+              "sent",
+              String(files.sent),
+              Object.entries(files.statuses)
+                .map(([status, n]) => `${n} × ${status}`)
+                .join(", "),
+            ],
+            [
+              "stored that should not be",
+              none(wrong, "stored"),
+              "everything but the two that are pictures within the limits",
+            ],
+            ["answered as a fault of ours", none(files.faults, "file"), "500 and over, other than “not now” (503)"],
+            [
+              "memory, before and at its highest",
+              `${Math.round(idle.now)} MB, ${Math.round(files.peakMb)} MB`,
+              "resident; ten pictures of 63 megapixels were sent at once, among others",
+            ],
+            ["a colleague's page, p95", ms(beside.p95), `${beside.requests} requests, ${beside.failed} failed`],
+          ]);
+          if (files.peakMb > 700) faults.push(`memory ${files.peakMb} MB`);
+          if (beside.p95 > 1000 || beside.failed > 0)
+            faults.push(`colleague beside files: p95 ${beside.p95}, ${beside.failed} failed`);
+        }
+      } finally {
+        await end(server, "SIGKILL");
       }
-      if (wants("hostile")) {
-        const other = await secondPractice(url("app"));
-        const [stranger, mine] = [await signIn(base, other.email, other.password), await signIn(base)];
-        const visitId = await within(
-          url("app"),
-          kiln,
-          async (tx) => (await tx("visit").where({ client_id: ruben, status: "planned" }).first("id")).id as string,
-        );
-        await signIn(base);
-        const quiet = (await meanwhile(base, mine, () => pause(3000)))[1];
-        const half = (await halfSent(base, stranger, 60, () => meanwhile(base, mine, () => pause(6000))))[1];
-        say("Sixty requests that never end", [
-          ["a colleague's page, p95, nobody else there", ms(quiet.p95), "the clients list, asked for again and again"],
-          ["the same meanwhile", ms(half.p95), `${half.requests} requests while sixty bodies stand half sent`],
-          [
-            "failed",
-            none(half.failed ? [`${half.failed} requests`] : [], "half sent"),
-            "requests of the colleague that were not answered with the page",
-          ],
-        ]);
-        const [bodies, during] = await meanwhile(base, mine, () => hostileBodies(base, mine, visitId));
-        say("Bodies that no page sends", [
-          [
-            "requests",
-            String(bodies.requests),
-            Object.entries(bodies.statuses)
-              .map(([status, n]) => `${n} × ${status}`)
-              .join(", "),
-          ],
-          ["answered as a fault of ours", none(bodies.faults, "body"), "500 and over, other than “not now” (503)"],
-          [
-            "event loop, p99 and longest delay",
-            `${ms(bodies.loop.p99)}, ${ms(bodies.loop.max)}`,
-            "how long anything else had to wait for the process",
-          ],
-          ["a colleague's page, p95", ms(during.p95), `${during.requests} requests, ${during.failed} failed`],
-        ]);
-        if (bodies.loop.p99 > 100) faults.push(`event loop p99 ${bodies.loop.p99} ms`);
-        if (during.p95 > 1000 || half.p95 > 1000) faults.push("a colleague waited more than a second");
-        const target = { clientId: randomUUID(), visitId: "" };
-        await post(base, "/clients/new.data", stranger, { id: target.clientId, name: "A Client", pressureCeiling: 5 });
-        target.visitId = await within(url("app"), other.id, async (tx) => (await tx("visit").first("id")).id as string);
-        await post(base, `/clients/${target.clientId}/intake/consent.data`, stranger, {
-          id: randomUUID(),
-          visitId: target.visitId,
-          subject: "photographs",
-          given: true,
-          signedBy: "them",
-        });
-        const idle = memory(pid);
-        const [files, beside] = await meanwhile(base, mine, () => hostileFiles(base, [stranger], target, pid, "whole"));
-        const wrong = files.stored.filter((name) => !Object.values(sound).includes(name));
-        say("Files that are no pictures, or dear ones", [
-          [
-            "sent",
-            String(files.sent),
-            Object.entries(files.statuses)
-              .map(([status, n]) => `${n} × ${status}`)
-              .join(", "),
-          ],
-          [
-            "stored that should not be",
-            none(wrong, "stored"),
-            "everything but the two that are pictures within the limits",
-          ],
-          ["answered as a fault of ours", none(files.faults, "file"), "500 and over, other than “not now” (503)"],
-          [
-            "memory, before and at its highest",
-            `${Math.round(idle.now)} MB, ${Math.round(files.peakMb)} MB`,
-            "resident; ten pictures of 63 megapixels were sent at once, among others",
-          ],
-          ["a colleague's page, p95", ms(beside.p95), `${beside.requests} requests, ${beside.failed} failed`],
-        ]);
-        if (files.peakMb > 700) faults.push(`memory ${files.peakMb} MB`);
-        if (beside.p95 > 1000 || beside.failed > 0)
-          faults.push(`colleague beside files: p95 ${beside.p95}, ${beside.failed} failed`);
-      }
-      await end(server);
     });
   if (wants("killed"))
     await withCluster(async (url) => {
@@ -164,4 +181,7 @@ async function main() {
   console.log(faults.length === 0 ? "\nNothing found." : `\n${faults.length} found:\n${faults.join("\n")}`);
   process.exit(faults.length === 0 ? 0 : 1);
 }
-void main();
+main().catch((error: unknown) => {
+  console.error(error);
+  process.exit(1);
+});

@@ -1,4 +1,4 @@
-import sharp from "sharp";
+import sharp, { type Sharp } from "sharp";
 import { mostBytes, takeIn, UnfitPicture } from "./photo-intake";
 
 const picture = (width = 400, height = 600) =>
@@ -29,6 +29,31 @@ describe("taking a picture in", () => {
 
   it.each(["png", "webp", "jpeg"] as const)("takes %s", async (kind) => {
     expect((await takeIn(await picture()[kind]().toBuffer())).width).toBe(400);
+  });
+
+  it.each([1, 2, 3, 4, 5, 6, 7, 8])(
+    "turns orientation %i as the library does when it holds the whole picture",
+    async (orientation) => {
+      // four corners of different brightness: every turn and mirror tells itself apart
+      const corners = [0, 80, 160, 240].map(
+        (v, i) =>
+          `<rect x="${(i % 2) * 150}" y="${i < 2 ? 0 : 200}" width="150" height="200" fill="rgb(${v},${v},${v})"/>`,
+      );
+      const svg = Buffer.from(`<svg width="300" height="400">${corners.join("")}</svg>`);
+      const bytes = await sharp(svg).withMetadata({ orientation }).jpeg({ quality: 100 }).toBuffer();
+      const small = async (picture: Sharp) => [
+        ...(await picture.resize(2, 2, { fit: "fill" }).greyscale().raw().toBuffer()),
+      ];
+      const taken = await small(sharp((await takeIn(bytes)).bytes));
+      const expected = await small(sharp(await sharp(bytes).rotate().png().toBuffer()));
+      taken.forEach((value, i) => expect(Math.abs(value - expected[i]!)).toBeLessThan(30));
+    },
+  );
+
+  it("refuses more pixels than memory should hold by the picture's head, before they are decoded", async () => {
+    const large = await picture(9000, 8000).png().toBuffer();
+    expect(await refusal(large)).toMatch(/72 megapixels; at most 64 are taken/);
+    expect(await refusal(large.subarray(0, 200))).toMatch(/72 megapixels/);
   });
 
   it("makes huge pictures no larger than is useful", async () => {

@@ -50,6 +50,14 @@ async function veil(raw: Sharp, { width, height }: { width: number; height: numb
   return { input: patch, left: box.left, top: box.top };
 }
 
+/** Turns and mirrors a picture as its EXIF orientation (1 to 8) asks; the library mirrors before it turns. */
+function upright(picture: Sharp, orientation: number): Sharp {
+  const angle = ({ 3: 180, 5: 90, 6: 90, 7: 90, 8: 270 } as Record<number, number>)[orientation] ?? 0;
+  const turned = angle ? picture.rotate(angle) : picture;
+  if (orientation === 2 || orientation === 7) return turned.flop();
+  return orientation === 4 || orientation === 5 ? turned.flip() : turned;
+}
+
 /**
  * Checks a picture, turns it upright (EXIF), drops all metadata, veils the face if asked, and encodes it anew as WebP
  * with a small version beside it. Throws UnfitPicture for anything that is not one whole still JPEG, PNG or WebP of at
@@ -62,17 +70,25 @@ export async function takeIn(bytes: Buffer, face?: Face): Promise<TakenIn> {
   if (!kinds.some((kind) => kind.test(bytes))) throw new UnfitPicture("This is not a JPEG, PNG or WebP picture.");
   try {
     const picture = sharp(bytes, { limitInputPixels: mostPixels, failOn: "truncated" });
-    const { pages = 1, width = 0, height = 0 } = await sharp(bytes, { limitInputPixels: false }).metadata();
+    const {
+      pages = 1,
+      width = 0,
+      height = 0,
+      orientation = 1,
+    } = await sharp(bytes, { limitInputPixels: false }).metadata();
     if (width * height > mostPixels)
       throw new UnfitPicture(
         `The picture has ${Math.round((width * height) / 1e6)} megapixels; at most ${mostPixels / 1e6} are taken.`,
       );
     if (pages > 1) throw new UnfitPicture("This is an animation; a single still picture is needed.");
-    const { data, info } = await picture
-      .rotate()
+    // made small while it is read, and turned only then: a large picture is never whole in memory
+    const small = await picture
       .resize({ width: longestSide, height: longestSide, fit: "inside", withoutEnlargement: true })
       .flatten({ background: "#fff" })
       .toColourspace("srgb")
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    const { data, info } = await upright(sharp(small.data, { raw: small.info }), orientation)
       .raw()
       .toBuffer({ resolveWithObject: true });
     if (info.width < 200 || info.height < 200)

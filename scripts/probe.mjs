@@ -8,5 +8,7 @@ main(async () => {
   await build();
   if (!["/usr/sbin/haproxy", "/usr/bin/haproxy"].some((path) => existsSync(path)))
     await debianPackage("haproxy", "haproxy");
-  await run(process.execPath, [bin("tsx"), "bench/probe.ts", ...process.argv.slice(2)], { show: true });
+  await run(process.execPath, [bin("tsx"), "bench/probe.ts", ...process.argv.slice(2)], { show: true }).catch(() =>
+    process.exit(1),
+  );
 });

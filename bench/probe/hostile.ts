@@ -1,9 +1,22 @@
 import { randomUUID } from "node:crypto";
+import { Agent, get } from "node:http";
 import { connect as dial } from "node:net";
 import sharp from "sharp";
 import { memory, pause, post, ruben, signIn } from "../server";
 import { quantile } from "../report";
 import { addresses } from "./practices";
+
+const own = new Agent({ keepAlive: true });
+
+/** The status of a page asked for on a connection that no hostile request shares; 0 when it was cut. */
+const ask = (url: string, cookie: string) =>
+  new Promise<number>((resolve) => {
+    get(url, { agent: own, headers: { Cookie: cookie } }, (answer) => {
+      answer.resume();
+      answer.on("end", () => resolve(answer.statusCode ?? 0));
+      answer.on("error", () => resolve(0));
+    }).on("error", () => resolve(0));
+  });
 
 export type Colleague = { requests: number; failed: number; p95: number; max: number };
 
@@ -15,10 +28,9 @@ export async function meanwhile<T>(base: string, cookie: string, work: () => Pro
   const colleague = (async () => {
     while (!over) {
       const started = performance.now();
-      const answer = await fetch(`${base}/clients`, { headers: { Cookie: cookie } }).catch(() => undefined);
-      await answer?.text();
+      const answer = await ask(`${base}/clients`, cookie);
       times.push(performance.now() - started);
-      if (!answer?.ok) failed++;
+      if (answer !== 200) failed++;
       await pause(50);
     }
   })();

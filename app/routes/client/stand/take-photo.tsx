@@ -90,11 +90,18 @@ export function TakePhoto({
     if (face) query.set("face", [face.x, face.y, face.r].map((value) => value.toFixed(4)).join());
     // the lay figure is as tall as it was made
     if (tab === "camera") query.set("stature", String(Math.round(posture.stature)));
-    const response = await fetch(`/clients/${client.id}/photos/upload?${query}`, {
-      method: "POST",
-      body,
-      headers: { "Content-Type": "application/octet-stream" },
-    });
+    const send = () =>
+      fetch(`/clients/${client.id}/photos/upload?${query}`, {
+        method: "POST",
+        body,
+        headers: { "Content-Type": "application/octet-stream" },
+      });
+    let response = await send();
+    // other pictures are being taken in: this one waits its turn
+    for (let again = 0; response.status === 503 && again < 4; again++) {
+      await new Promise((resolve) => setTimeout(resolve, 1500 * 2 ** again));
+      response = await send();
+    }
     const answer = (await response.json().catch(() => ({}))) as { id?: string; error?: string };
     if (answer.id) return close(true);
     throw new Error(answer.error ?? "The server did not take the picture. Nothing was stored.");
