@@ -22,5 +22,7 @@ module.exports = {
       },
     ],
   },
-  transformIgnorePatterns: ["/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|glpk.js)/)"],
+  transformIgnorePatterns: [
+    "/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|glpk.js|stemmer|fastest-levenshtein)/)",
+  ],
 };

@@ -18,6 +18,7 @@ global
 defaults
   mode http
   timeout connect 2s
+  timeout check 3s
   timeout client 240s
   timeout server 240s
   option redispatch

@@ -1,4 +1,5 @@
 import type { RegionKey } from "../anatomy/regions";
+import { questions } from "./questions";
 import type { Outcome, OutcomeKind, Scope } from "./outcome";
 
 /** What a history is made of. */
@@ -158,7 +159,7 @@ export const conditions: readonly Condition[] = [
         kind: "exclude",
         due: { from: 0, until: 280 + 42 },
         scope: { tags: ["deep belly", "inner thigh"] },
-        reason: "The deep belly and the inner thigh are not worked in pregnancy, nor are instruments used on the legs.",
+        reason: "The deep belly and the inner thigh are not worked in pregnancy.",
       },
       {
         key: "first",
@@ -188,7 +189,7 @@ export const conditions: readonly Condition[] = [
     kind: "condition",
     synonyms: ["thrombosis", "dvt", "embolism", "clot in the leg"],
     place: "leg",
-    rules: vein("A leg that had a clot is not worked deeply."),
+    rules: vein("A leg that had a clot is worked at the surface only."),
   },
   {
     key: "varicose",
@@ -196,7 +197,7 @@ export const conditions: readonly Condition[] = [
     kind: "condition",
     synonyms: ["spider veins", "vein trouble", "phlebitis"],
     place: "leg",
-    rules: vein("Varicose veins are not worked deeply."),
+    rules: vein("Over varicose veins only the surface is worked."),
   },
   {
     key: "cancer",
@@ -204,7 +205,10 @@ export const conditions: readonly Condition[] = [
     kind: "condition",
     synonyms: ["chemotherapy", "radiotherapy", "tumour", "tumor", "chemo", "leukaemia"],
     place: "ask",
-    rules: lymph("Under cancer treatment work stays light and asks for the doctor's clearance."),
+    rules: lymph(
+      "Under cancer treatment work stays light.",
+      "Where the cancer is or was treated nothing is worked until the doctor clears it.",
+    ),
   },
   {
     key: "lymph-nodes",
@@ -212,7 +216,7 @@ export const conditions: readonly Condition[] = [
     kind: "condition",
     synonyms: ["lymphedema", "swollen arm", "nodes out", "mastectomy"],
     place: "arm",
-    rules: lymph("With lymph nodes removed the limb is left alone and the rest worked lightly."),
+    rules: lymph("With lymph nodes removed work stays light.", "The limb whose lymph nodes were removed is left alone."),
   },
   {
     key: "blood-pressure",
@@ -314,10 +318,12 @@ export const conditions: readonly Condition[] = [
     kind: "condition",
     synonyms: ["neuropathy", "diabetic", "numb feet", "reduced feeling", "diabetes"],
     place: "leg",
+    question: "Do they feel everything there as they should?",
     rules: [
       {
         key: "feeling",
         kind: "limit",
+        unless: "yes",
         scope: { regions: "here" },
         pressure: 3,
         reason: "Where feeling is reduced the client cannot report pressure: go by the tissue.",
@@ -580,6 +586,123 @@ export const conditions: readonly Condition[] = [
       },
     ],
   },
+  {
+    key: "low-pressure",
+    name: "Low blood pressure, faints easily",
+    kind: "condition",
+    synonyms: ["hypotension", "fainting"],
+    rules: [{ key: "rise", kind: "inform", reason: "Getting up takes time: sit for a minute before standing." }],
+  },
+  {
+    key: "heart-rhythm",
+    name: "Irregular heartbeat",
+    kind: "condition",
+    synonyms: ["atrial fibrillation", "arrhythmia", "palpitations"],
+    question: "Is it under control?",
+    rules: circulation("With an uncontrolled heart rhythm time face down and sessions stay short.", "yes"),
+  },
+  {
+    key: "dislocation",
+    name: "Joint that came out",
+    kind: "injury",
+    synonyms: ["dislocated", "subluxation", "pops out"],
+    place: "ask",
+    rules: [
+      {
+        key: "levers",
+        kind: "exclude",
+        scope: { regions: "here", tags: ["lever", "end range"] },
+        reason: "A joint that came out is not taken to its end range.",
+      },
+    ],
+  },
+  {
+    key: "dizzy",
+    name: "Dizziness, vertigo",
+    kind: "condition",
+    synonyms: ["vertigo", "dizzy spells"],
+    rules: [
+      {
+        key: "neck",
+        kind: "exclude",
+        scope: { tags: ["neck lever"] },
+        reason: "With dizziness the neck is not pulled or levered until a doctor has looked at it.",
+      },
+    ],
+  },
+  {
+    key: "nerve-disease",
+    name: "Disease of nerves or brain",
+    kind: "condition",
+    synonyms: ["Parkinson", "paralysis", "motor neurone"],
+    rules: [
+      {
+        key: "feeling",
+        kind: "limit",
+        pressure: 3,
+        reason: "Feeling and guarding may not be what they seem: go by the tissue.",
+      },
+    ],
+  },
+  {
+    key: "sensitised",
+    name: "Pain all over, exhaustion",
+    kind: "condition",
+    synonyms: ["fibromyalgia", "chronic fatigue", "long covid"],
+    rules: [{ key: "dose", kind: "inform", reason: "Short and light at first: what was too much shows a day later." }],
+  },
+  {
+    key: "belly-tender",
+    name: "Tender belly",
+    kind: "condition",
+    synonyms: ["endometriosis", "Crohn", "kidney stones", "gallstones"],
+    rules: [
+      {
+        key: "deep",
+        kind: "exclude",
+        scope: { tags: ["deep belly"] },
+        reason: "A belly that may be inflamed is not worked deeply.",
+      },
+    ],
+  },
+  {
+    key: "gout",
+    name: "Gout",
+    kind: "condition",
+    synonyms: ["uric acid"],
+    place: "ask",
+    rules: [{ key: "hot", kind: "inform", reason: "A joint that is hot or swollen is left alone." }],
+  },
+  {
+    key: "apnoea",
+    name: "Breathing stops in sleep",
+    kind: "condition",
+    synonyms: ["sleep apnoea"],
+    rules: [{ key: "watch", kind: "inform", reason: "If they fall asleep on the back, watch the breath." }],
+  },
+  {
+    key: "infection-known",
+    name: "Infection that stays",
+    kind: "condition",
+    synonyms: ["HIV", "hepatitis", "herpes"],
+    rules: [{ key: "skin", kind: "inform", reason: "Intact skin can be touched as usual; gloves where it is not." }],
+  },
+  ...questions
+    .filter((question) => question.blocks === "all work")
+    .map((question): Condition => ({
+      key: `sign-${question.key}`,
+      name: question.title,
+      kind: "condition",
+      synonyms: [],
+      rules: [
+        {
+          key: "seen",
+          kind: "refer",
+          days: { until: question.key === "infection" ? 14 : weeks(13) },
+          reason: question.reason,
+        },
+      ],
+    })),
   // told, kept and shown, with nothing to hold back by themselves
   ...plain("injury", [
     ["sprain", "Sprain or strain", "twisted ankle, pulled muscle, torn ligament"],
@@ -590,6 +713,8 @@ export const conditions: readonly Condition[] = [
     ["osteoarthritis", "Worn joint", "osteoarthritis, arthrosis, wear and tear"],
     ["scoliosis", "Scoliosis", "curved spine"],
     ["migraine", "Migraine or headaches", "headache"],
+    ["jaw", "Jaw trouble", "grinds teeth, clicking jaw"],
+    ["quiet", "Known, changes nothing", "thyroid, depression, cholesterol, tinnitus, menopause"],
   ]),
   ...plain("pain", [["pain", "Pain", "ache, hurts, sore, stiff, burning"]]),
   ...plain("tried", [
@@ -623,20 +748,20 @@ function bleeding(reason: string): Rule[] {
       key: "points",
       kind: "exclude",
       scope: { tags: ["sustained point"] },
-      reason: `${reason} No instruments, no deep held points.`,
+      reason: `${reason} No deep held points.`,
     },
     { key: "pressure", kind: "limit", pressure: 3, reason },
   ];
 }
 
 function vein(reason: string): Rule[] {
-  return [{ key: "deep", kind: "exclude", scope: { regions: "here", fromDepth: 3 }, reason }];
+  return [{ key: "deep", kind: "exclude", scope: { regions: "here", fromDepth: 2 }, reason }];
 }
 
-function lymph(reason: string): Rule[] {
+function lymph(light: string, area: string): Rule[] {
   return [
-    { key: "light", kind: "limit", pressure: lightOnly, reason },
-    { key: "area", kind: "exclude", scope: { regions: "here" }, reason },
+    { key: "light", kind: "limit", pressure: lightOnly, reason: light },
+    { key: "area", kind: "exclude", scope: { regions: "here" }, reason: area },
   ];
 }
 

@@ -1,9 +1,10 @@
+import { layers } from "../anatomy/layers";
 import { regionName } from "../anatomy/regions";
-import type { SafetyTag } from "../techniques/safety-tags";
-import { positionName } from "../techniques/technique";
+import { regionsTouched, type SafetyTag } from "../techniques/safety-tags";
+import { positionName, type Technique } from "../techniques/technique";
 import type { Outcome, Scope } from "./outcome";
 
-const tagWord: Record<SafetyTag, string> = {
+export const tagWord: Record<SafetyTag, string> = {
   "rib compression": "rib and chest compression",
   lever: "levers",
   "end range": "end-range stretch",
@@ -20,16 +21,34 @@ const tagWord: Record<SafetyTag, string> = {
   jaw: "jaw work",
 };
 
+/** The last layer that a rule from this depth on leaves open: "surface fascia". Light touch lies above all of them. */
+const above = (depth: number) => layers.find((layer) => layer.depth === depth - 1)!.name.toLowerCase();
+
 /** The work a scope speaks of, in words: "levers at the neck, left". */
 export function scopeInWords(scope: Scope | undefined): string {
   if (!scope) return "all work";
   const what = scope.tags?.map((tag) => tagWord[tag]).join(", ");
   const where = scope.regions?.map((region) => regionName(region).toLowerCase()).join("; ");
   const side = scope.side ? (scope.side === "L" ? ", left" : ", right") : "";
-  const deep = scope.fromDepth !== undefined && scope.fromDepth > 1 ? " below the surface" : "";
+  const deep = scope.fromDepth !== undefined && scope.fromDepth > 1 ? ` below the ${above(scope.fromDepth)}` : "";
   const hard = scope.fromPressure !== undefined ? ` at ${scope.fromPressure} of 10 or more` : "";
   if (what) return `${what}${where ? ` at ${where}` : ""}${side}${deep}${hard}`;
   return `${where ?? "all work"}${side}${deep}${hard}`;
+}
+
+/**
+ * What cautions say about the places a technique's hands reach, whether or not they change the technique: who works
+ * there knows it. Their own wishes and settings are said where they were made.
+ */
+export function cautionsAt(technique: Technique, cautions: readonly Outcome[]): string[] {
+  const touched = regionsTouched(technique);
+  return [
+    ...new Set(
+      cautions
+        .filter((caution) => caution.scope?.regions?.some((region) => touched.includes(region)))
+        .map((caution) => `${caution.title}. ${consequences(caution).join(" ") || caution.reason}`),
+    ),
+  ];
 }
 
 /** What a caution changes about the work, a sentence each. Empty when it only asks to be known. */

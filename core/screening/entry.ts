@@ -4,6 +4,8 @@ import { conditionOf, entryKinds, type EntryKind } from "./conditions";
 import type { HistoryEntry } from "./facts";
 import { answers, type Answer } from "./questions";
 import { readRoughDate } from "./rough-date";
+import { stances, type Stance } from "./told/read-told";
+import { findDue } from "./told/when";
 
 /** A history entry as it is typed: three short texts, and a choice or two. */
 export type TypedEntry = {
@@ -17,8 +19,10 @@ export type TypedEntry = {
   when: string;
   /** "left wrist"; empty: read from `what`. */
   where: string;
-  /** To the condition's own question. */
+  /** To the condition's own question, or to the one that is asked of what the catalogue does not know. */
   answer: Answer | null;
+  /** Theirs, suspected, not theirs, or somebody else's; theirs when left out. */
+  stance?: Stance;
 };
 
 export type EntryErrors = Partial<Record<keyof TypedEntry, string>>;
@@ -34,16 +38,21 @@ export function readEntry(typed: TypedEntry, today: IsoDay, born: IsoDay | null)
   const condition = typed.condition === null ? undefined : conditionOf(typed.condition);
   if (typed.condition !== null && !condition) errors.condition = `What: “${typed.condition}” is not in the catalogue.`;
   if (!(typed.kind in entryKinds)) errors.kind = `Kind: “${String(typed.kind)}” is not one of the kinds.`;
-  const when = typed.when.trim() ? readRoughDate(typed.when, today, born) : null;
+  const due = condition?.rules.some((rule) => rule.due) ?? false;
+  const said = typed.when.trim();
+  const when = said
+    ? ((due ? findDue(said.toLowerCase(), today) : undefined) ?? readRoughDate(said, today, born))
+    : null;
   if (when === undefined)
     errors.when = `When: “${typed.when.trim()}” is not understood. Try “spring 2019”, “3 weeks ago”, “12 May 2024” or “about 10 years”.`;
-  const due = condition?.rules.some((rule) => rule.due) ?? false;
   if (when && !due && when.earliest > today) errors.when = `When: “${typed.when.trim()}” is still to come.`;
   const place = readPlace(typed.where) ?? (typed.where.trim() ? undefined : readPlace(typed.what));
   if (typed.where.trim() && !place)
     errors.where = `Where: “${typed.where.trim()}” is no place we know. Try “left wrist”, “low back”, “both knees”.`;
   if (typed.answer !== null && !answers.includes(typed.answer))
     errors.answer = `Answer: “${String(typed.answer)}” is not yes, no or don’t know.`;
+  const stance = typed.stance ?? "has";
+  if (!stances.includes(stance)) errors.stance = `Whose: “${String(stance)}” is not one of the choices.`;
   if (Object.keys(errors).length > 0) return { errors };
   const fixed = condition?.place && condition.place !== "ask" ? condition.place : null;
   return {
@@ -54,7 +63,8 @@ export function readEntry(typed: TypedEntry, today: IsoDay, born: IsoDay | null)
       when: when ?? null,
       region: place?.region ?? fixed,
       side: place?.side ?? null,
-      answer: condition?.question ? typed.answer : null,
+      answer: condition && !condition.question ? null : typed.answer,
+      ...(stance === "has" ? {} : { stance }),
       status: "open",
       endedOn: null,
     },

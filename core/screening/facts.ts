@@ -4,6 +4,7 @@ import type { Position } from "../techniques/technique";
 import type { Side } from "../units";
 import type { EntryKind } from "./conditions";
 import type { Answer } from "./questions";
+import type { Stance } from "./told/read-told";
 import type { RoughDate } from "./rough-date";
 
 /** One thing of a client's history as it stands now. Its earlier wordings are kept beside it. */
@@ -17,7 +18,9 @@ export type HistoryEntry = {
   when: RoughDate | null;
   region: RegionKey | null;
   side: Side | "both" | null;
-  /** Answer to the condition's question; null where it asks none or was not asked. */
+  /** How it stands to the client; left out in what was recorded before it was asked: then it is theirs. */
+  stance?: Stance;
+  /** Answer to the condition's question (to the one that is asked of what is not known); null when not asked. */
   answer: Answer | null;
   /** "ended": healed or over since `endedOn`. */
   status: "open" | "ended";

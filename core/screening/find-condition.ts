@@ -1,5 +1,9 @@
 import { withoutPlace } from "../anatomy/places";
-import { conditions, type Condition } from "./conditions";
+import { conditionOf, conditions, type Condition } from "./conditions";
+import { readTold } from "./told/read-told";
+
+/** Which conditions a sentence names does not turn on the day it is read. */
+const anyDay = "2026-01-01";
 
 /**
  * Conditions for what was typed, best first: names that begin with it, then words that do, then anything containing
@@ -31,8 +35,9 @@ export function findConditions(typed: string): Condition[] {
 
 /** Catalogue conditions for what was typed, best first; place and side in it are no hindrance. */
 export function suggest(what: string): Condition[] {
+  const read = readTold(what, anyDay, null).flatMap(({ condition }) => (condition ? [conditionOf(condition)!] : []));
   const found = findConditions(what);
-  return found.length > 0 ? found : findConditions(withoutPlace(what) || what);
+  return [...new Set([...read, ...(found.length > 0 ? found : findConditions(withoutPlace(what) || what))])];
 }
 
 /** The condition that what was typed names, when every word of it (place and side aside) begins one of its words. */

@@ -30,7 +30,20 @@ const numberWords: Record<string, number> = {
   eleven: 11,
   twelve: 12,
   "a couple of": 2,
+  thirteen: 13,
+  fourteen: 14,
+  fifteen: 15,
+  sixteen: 16,
+  seventeen: 17,
+  eighteen: 18,
+  nineteen: 19,
+  twenty: 20,
+  thirty: 30,
   "a few": 3,
+  few: 3,
+  couple: 2,
+  "a couple": 2,
+  several: 5,
 };
 const pad = (value: number) => String(value).padStart(2, "0");
 const endOfMonth = (year: number, month: number): IsoDay => plusDays(plusMonths(`${year}-${pad(month)}-01`, 1), -1);
@@ -56,7 +69,9 @@ const vagueness: Record<string, { days: (n: number) => number; back: (day: IsoDa
  */
 export function readRoughDate(text: string, today: IsoDay, born: IsoDay | null = null): RoughDate | undefined {
   const said = text.trim().replace(/\s+/g, " ");
-  const words = said.toLowerCase().replace(/^(in|since|from|on|the) /, "");
+  const words = said
+    .toLowerCase()
+    .replace(/^((in|since|from|on|the|for|back in|about)\b )+(?=\S)/, (lead) => (/about/.test(lead) ? "about " : ""));
   const found = readSpan(words, today, born);
   return found && { said, earliest: found[0], latest: found[1] };
 }
@@ -99,11 +114,87 @@ function readSpan(words: string, today: IsoDay, born: IsoDay | null): [IsoDay, I
     const slack = Math.floor(unit.days(count) * (ago[1] ? 2 : 1));
     return capped([plusDays(middle, -slack), plusDays(middle, slack)], today);
   }
-  const age = words.match(/^(?:at|age|aged|at age) (\d{1,2})$/);
-  if (born && age) return capped(span(Number(born.slice(0, 4)) + Number(age[1]), 1, 24), today);
-  if (born && /^(as a |since )?child(hood)?$/.test(words)) return capped([born, plusMonths(born, 12 * 14)], today);
+  const spoken = spokenSpan(words, today, born);
+  if (spoken) return spoken;
+  const age = words.match(/^(?:at|age|aged|at age|when i was|when i was about|i was) (\d{1,2}|[a-z]+)$/);
+  const years = age && (/^\d+$/.test(age[1]!) ? Number(age[1]) : numberWords[age[1]!]);
+  if (born && years) return capped(span(Number(born.slice(0, 4)) + years, 1, 24), today);
+  if (born && /^(as a |as |a |since |in |in my )?(child|kid|childhood|baby|schoolchild)$/.test(words))
+    return capped([born, plusMonths(born, 12 * 14)], today);
+  const decade = words.match(/^(?:in )?my (teens|twenties|thirties|forties|fifties|sixties)$/);
+  if (born && decade) {
+    const from = 10 + 10 * ["teens", "twenties", "thirties", "forties", "fifties", "sixties"].indexOf(decade[1]!);
+    return capped([plusMonths(born, 12 * from), plusMonths(born, 12 * (from + 10))], today);
+  }
   return undefined;
 }
+
+const weekdays = ["sunday", "monday", "tuesday", "wednesday", "thursday", "friday", "saturday"];
+
+/** Easter Sunday of a year (the anonymous Gregorian computus, Meeus, from memory). */
+export function easter(year: number): IsoDay {
+  const a = year % 19;
+  const b = Math.floor(year / 100);
+  const c = year % 100;
+  const h = (19 * a + b - Math.floor(b / 4) - Math.floor((b - Math.floor((b + 8) / 25) + 1) / 3) + 15) % 30;
+  const l = (32 + 2 * (b % 4) + 2 * Math.floor(c / 4) - h - (c % 4)) % 7;
+  const m = Math.floor((a + 11 * h + 22 * l) / 451);
+  const month = Math.floor((h + l - 7 * m + 114) / 31);
+  return `${year}-${pad(month)}-${pad(((h + l - 7 * m + 114) % 31) + 1)}`;
+}
+
+/** Days that are named by what they are near: a weekday, a month alone, a feast; the latest that is past. */
+function spokenSpan(words: string, today: IsoDay, born: IsoDay | null): [IsoDay, IsoDay] | undefined {
+  const year = Number(today.slice(0, 4));
+  const back = (day: (year: number) => IsoDay, days: number): [IsoDay, IsoDay] => {
+    const at = [year, year - 1].map(day).find((each) => each <= today)!;
+    return [plusDays(at, -days), plusDays(at, days) > today ? today : plusDays(at, days)];
+  };
+  const feast = words.replace(/^(last|at|this|around|over) /, "");
+  if (feast === "easter") return back(easter, 2);
+  if (feast === "christmas" || feast === "xmas") return back((each) => `${each}-12-25`, 2);
+  if (/^new year('?s)?( eve| day)?$/.test(feast)) return back((each) => `${each}-01-01`, 1);
+  if (/^(this (morning|afternoon|evening)|now|at the moment|currently|just now|tonight)$/.test(words))
+    return [today, today];
+  if (words === "last night") return [plusDays(today, -1), today];
+  if (/^(the )?(last |past )?weekend$/.test(words)) return [plusDays(today, -8), today];
+  if (/^(many |some |several )?years ago$/.test(words)) return [born ?? `${year - 60}-01-01`, plusMonths(today, -12)];
+  if (/^(for )?(years|ages)$/.test(words)) return [born ?? `${year - 60}-01-01`, plusMonths(today, -12)];
+  if (/^((a|one) )?decade( ago)?$/.test(words)) return [plusMonths(today, -144), plusMonths(today, -96)];
+  if (/^(months|some months|several months) ago$/.test(words)) return [plusMonths(today, -11), plusMonths(today, -2)];
+  if (/^(weeks|some weeks|several weeks) ago$/.test(words)) return [plusDays(today, -60), plusDays(today, -14)];
+  if (/^(days|some days|the other day|recently|lately)( ago)?$/.test(words)) return [plusDays(today, -21), today];
+  const weekday = weekdays.indexOf(words.replace(/^(last|this|on) /, ""));
+  if (weekday >= 0) {
+    const now = new Date(`${today}T12:00:00Z`).getUTCDay();
+    const at = plusDays(today, -((now - weekday + 7) % 7));
+    return words.startsWith("last ") ? [plusDays(at, -7), at === today ? plusDays(at, -7) : at] : [at, at];
+  }
+  const alone = words.match(/^(last |this |early |late |mid |the end of |the beginning of )?([a-z]{3,9})\.?$/);
+  const month = alone && monthNames.findIndex((name) => name === alone[2] || name.slice(0, 3) === alone[2]) + 1;
+  if (month) {
+    const [first, end] = span(year, month, month);
+    if (first <= today) return capped([first, end], today);
+    return span(year - 1, month, month);
+  }
+  const season = alone && seasons[alone[2]!];
+  return season ? lastSpan("this", alone[2]!, today) : undefined;
+}
+
+const monthNames = [
+  "january",
+  "february",
+  "march",
+  "april",
+  "may",
+  "june",
+  "july",
+  "august",
+  "september",
+  "october",
+  "november",
+  "december",
+];
 
 function lastSpan(which: string, unit: string, today: IsoDay): [IsoDay, IsoDay] {
   const year = Number(today.slice(0, 4));

@@ -39,8 +39,8 @@ describe("the table of conditions (common practice)", () => {
     ["operation", { on: "2020-01-01", ...here, answer: "yes" }, []],
     ["anticoagulant", {}, ["exclude sustained point", "limit ≤3"]],
     ["bleeding", {}, ["exclude sustained point", "limit ≤3"]],
-    ["clot", here, ["exclude leg L below 2"]],
-    ["varicose", here, ["exclude leg L below 2"]],
+    ["clot", here, ["exclude leg L below 1"]],
+    ["varicose", here, ["exclude leg L below 1"]],
     ["cancer", { region: "chest", side: "R" }, ["exclude chest R", "limit ≤2"]],
     ["lymph-nodes", { region: "arm", side: "R" }, ["exclude arm R", "limit ≤2"]],
     ["blood-pressure", { answer: "no" }, ["limit prone ≤15 table ≤45", "inform"]],
@@ -55,6 +55,14 @@ describe("the table of conditions (common practice)", () => {
     ["down-syndrome", {}, ["exclude neck lever+skull-base pressure"]],
     ["multiple-sclerosis", {}, ["inform"]],
     ["neuropathy", {}, ["limit ≤3 leg"]],
+    ["neuropathy", { answer: "yes" }, []],
+    ["dislocation", here, ["exclude lever+end range leg L"]],
+    ["dizzy", {}, ["exclude neck lever"]],
+    ["belly-tender", {}, ["exclude deep belly"]],
+    ["nerve-disease", {}, ["limit ≤3"]],
+    ["sign-hot-calf", { on: "2026-11-20" }, ["refer"]],
+    ["sign-hot-calf", { on: "2026-01-20" }, []],
+    ["sign-infection", { on: "2026-11-01" }, []],
     ["epilepsy", {}, ["exclude cranial", "inform"]],
     ["whiplash", { on: "2026-11-01" }, ["refer"]],
     ["whiplash", { on: "2019-07-01" }, ["inform"]],
@@ -88,9 +96,24 @@ describe("the table of conditions (common practice)", () => {
     expect(said(entryOf("fracture", { on: "2026-11-01" }))).toEqual(["exclude", "exclude lever+end range"]);
   });
 
-  it("says nothing about what it does not know", () => {
+  it("asks about what it does not know, and takes no answer, or a doubt, for caution", () => {
     expect(said(entryOf("sprain", { region: "leg" }))).toEqual([]);
-    expect(said({ ...entryOf("sprain"), condition: null, words: "bad dreams" })).toEqual([]);
+    const unknown = { ...entryOf("sprain"), condition: null, words: "porphyria" };
+    expect(said({ ...unknown, answer: null })).toEqual(["inform"]);
+    expect(said({ ...unknown, answer: "unsure" })).toEqual(["limit ≤3"]);
+    expect(said({ ...unknown, answer: "yes" })).toEqual(["limit ≤3"]);
+    expect(said({ ...unknown, answer: "no" })).toEqual([]);
+  });
+
+  it("lets what is not theirs change nothing, and what is suspected no less than what is known", () => {
+    for (const condition of conditions) {
+      const entry = entryOf(condition.key, { on: null });
+      expect(said({ ...entry, stance: "denied" })).toEqual([]);
+      expect(said({ ...entry, stance: "other" })).toEqual([]);
+      expect(said({ ...entry, stance: "suspected" })).toEqual(expect.arrayContaining(said(entry)));
+    }
+    expect(said({ ...entryOf("clot"), stance: "suspected" })).toContain("refer");
+    expect(said({ ...entryOf("clot"), stance: "suspected", status: "ended", endedOn: "2026-11-20" })).toEqual([]);
   });
 });
 

@@ -117,9 +117,52 @@ function lifted(rule: Rule, condition: Condition, entry: HistoryEntry): boolean 
   return condition.question !== undefined && rule.unless !== undefined && entry.answer === rule.unless;
 }
 
+/** What is asked of everything that was told and is not in the catalogue. */
+export const unknownQuestion = "Does it change what may be done?";
+
+/** Suspected and not settled, these are seen by a doctor before anything else. */
+const seriousIf = ["fracture", "clot", "cancer", "aneurysm", "stroke", "skull-fracture"];
+
+function ofUnknown(entry: HistoryEntry): Found[] {
+  if (entry.answer === "no" || entry.status === "ended") return [];
+  const common = { title: short(entry.words), origin: "history" as const, factAt: entry.at };
+  const key = `${entry.id} unknown`;
+  // recorded before it was asked
+  if (entry.answer === null)
+    return [
+      { ...common, key, kind: "inform", reason: `Not understood yet. ${unknownQuestion} Ask, and note the answer.` },
+    ];
+  const reason =
+    entry.answer === "yes"
+      ? "It changes what may be done: work lightly and ask their doctor how."
+      : "Not sure is not no: work lightly until it is known what it changes.";
+  return [{ ...common, key, kind: "limit", pressure: unsurePressure, reason }];
+}
+
+const short = (words: string) => (words.length > 40 ? `${words.slice(0, 38).trimEnd()}…` : words);
+
 function ofEntry(entry: HistoryEntry): Found[] {
+  // what is not theirs is kept, and changes nothing
+  if (entry.stance === "denied" || entry.stance === "other") return [];
   const condition = entry.condition ? conditionOf(entry.condition) : undefined;
-  if (!condition) return [];
+  if (!condition) return ofUnknown(entry);
+  const maybe: Found[] =
+    entry.stance === "suspected" && seriousIf.includes(condition.key) && entry.status === "open"
+      ? [
+          {
+            key: `${entry.id} suspected`,
+            kind: "refer",
+            title: `Maybe: ${entryTitle(entry).toLowerCase()}`,
+            reason: "It is suspected and not settled: a doctor says first what it is.",
+            origin: "history",
+            factAt: entry.at,
+          },
+        ]
+      : [];
+  return [...maybe, ...rulesOf(entry, condition)];
+}
+
+function rulesOf(entry: HistoryEntry, condition: Condition): Found[] {
   return condition.rules.flatMap((rule): Found[] => {
     if (lifted(rule, condition, entry)) return [];
     const window = windowOf(rule, entry);

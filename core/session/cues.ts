@@ -1,3 +1,4 @@
+import { cautionsAt } from "../screening/consequence";
 import type { School } from "../screening/facts";
 import type { Outcome } from "../screening/outcome";
 import { reaches, verdictOn } from "../screening/verdict";
@@ -12,6 +13,8 @@ export type Cues = {
   capBy: string | undefined;
   /** What to use instead, and other things that hold for this work. */
   mind: string[];
+  /** What cautions say about the places this work reaches. */
+  here: string[];
   /** Places to stay clear of. */
   clear: string[];
   /** How long a point is held, and which way, by the practitioner's school. */
@@ -35,6 +38,7 @@ export function cuesFor(technique: Technique, cautions: readonly Outcome[], ceil
     mind: cautions
       .filter((caution) => caution.instead !== undefined && skin && !caution.instead.includes("gloves"))
       .map((caution) => `Use ${caution.instead}`),
+    here: cautionsAt(technique, cautions),
     clear: [...new Set(zonesOf(regionsTouched(technique)).map((zone) => zone.name.toLowerCase()))],
     hold: hasTag(technique, "sustained point")
       ? `Hold ${school.hold.least}–${school.hold.most} s, ${wayWord[school.way]}`

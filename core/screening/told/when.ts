@@ -1,0 +1,79 @@
+import { plusDays, type IsoDay } from "../../days";
+import { readRoughDate, type RoughDate } from "../rough-date";
+
+/** Names of a time that are other words, too: taken for one only after a word that says so. */
+const ambiguous =
+  /^(may|march|mar|sun|mon|sat|fall|spring|summer|winter|autumn|second|dec|jan|feb|jun|jul|oct|nov|sep|apr|aug|now|today|one|weekend|years|ages)$/;
+const leads =
+  /^(in|since|last|this|until|till|due|on|at|from|early|late|mid|by|around|about|back|for|the|when|as|over|after|before)$/;
+
+export type FoundDate = { when: RoughDate; from: number; to: number };
+
+/**
+ * The time that a part of a sentence names, and which of its words do (from, to: numbers of words, `to` not included).
+ * The longest reading counts, the first of several.
+ */
+export function findDate(words: readonly string[], today: IsoDay, born: IsoDay | null): FoundDate | undefined {
+  for (let length = Math.min(6, words.length); length >= 1; length--)
+    for (let from = 0; from + length <= words.length; from++) {
+      const part = words.slice(from, from + length);
+      if (leads.test(part.at(-1)!)) continue;
+      if (length === 1 && ambiguous.test(part[0]!) && !leads.test(words[from - 1] ?? "")) continue;
+      if (length === 1 && /^\d{1,3}$/.test(part[0]!)) continue;
+      // a bare year needs to look like one, and "two years" is a length as often as a time
+      const text = part
+        .join(" ")
+        .replace(/\b(\d+)(st|nd|rd|th)\b/, "$1")
+        .replace(/^(when i was|at|aged?) (\d+)$/, "when i was $2");
+      const when = readRoughDate(text, today, born);
+      if (when) return { when: { ...when, said: text }, from, to: from + length };
+    }
+  return undefined;
+}
+
+const numbers: Record<string, number> = {
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  nine: 9,
+  ten: 10,
+  eleven: 11,
+  twelve: 12,
+  twenty: 20,
+  thirty: 30,
+};
+const months = ["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"];
+
+/**
+ * The due date of a pregnancy as it is told: "32 weeks", "five months", "third trimester", "due in May", "in March".
+ * Undefined when nothing is said of it: then every rule of a pregnancy holds.
+ */
+export function findDue(text: string, today: IsoDay): RoughDate | undefined {
+  const spread = (said: string, weeksGone: number, slackDays: number): RoughDate => {
+    const due = plusDays(today, 280 - Math.round(weeksGone * 7));
+    return { said, earliest: plusDays(due, -slackDays), latest: plusDays(due, slackDays) };
+  };
+  const gone = /\b(\d{1,2}|[a-z]+)(?:\s*(?:\+|and)\s*\d)? (weeks?|months?)\b/.exec(text);
+  const count = gone && (/^\d/.test(gone[1]!) ? Number(gone[1]) : numbers[gone[1]!]);
+  if (gone && count && gone[2]!.startsWith("week") && count <= 42) return spread(gone[0], count, 4);
+  if (gone && count && gone[2]!.startsWith("month") && count <= 9) return spread(gone[0], count * 4.35, 16);
+  const trimester = /\b(first|second|third|last|1st|2nd|3rd) trimester\b/.exec(text);
+  if (trimester) {
+    const which = /first|1/.test(trimester[1]!) ? 7 : /second|2/.test(trimester[1]!) ? 20 : 34;
+    return spread(trimester[0], which, 46);
+  }
+  const due =
+    /\b(?:due|expecting|baby|in|until|comes?)\b.*?\b(jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\b/.exec(
+      text,
+    );
+  if (!due) return undefined;
+  const month = months.indexOf(due[1]!) + 1;
+  const year = Number(today.slice(0, 4)) + (month < Number(today.slice(5, 7)) ? 1 : 0);
+  const first = `${year}-${String(month).padStart(2, "0")}-01`;
+  return { said: due[0], earliest: first, latest: plusDays(plusDays(first, 31).slice(0, 8) + "01", -1) };
+}
