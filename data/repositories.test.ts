@@ -91,8 +91,8 @@ describe("visits", () => {
 
   it("closes once: a second tab's close is refused", async () => {
     const { id, visits } = await newClient();
-    await work((tx) => closeVisit(tx, visits[0]!.id, 1, "first note"));
-    await expect(work((tx) => closeVisit(tx, visits[0]!.id, 1, "second note"))).rejects.toThrow(Stale);
+    await work((tx) => closeVisit(tx, visits[0]!.id, 1, "first note", "2026-03-01"));
+    await expect(work((tx) => closeVisit(tx, visits[0]!.id, 1, "second note", "2026-03-01"))).rejects.toThrow(Stale);
     expect((await work((tx) => listVisits(tx, id)))[0]).toMatchObject({
       closingNote: "first note",
       status: "closed",

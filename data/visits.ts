@@ -136,8 +136,11 @@ export async function openVisit(tx: Tx, id: string, day: string): Promise<void> 
   await tx("visit").where({ id, status: "planned" }).update({ status: "open", on_date: day });
 }
 
-export async function closeVisit(tx: Tx, id: string, version: number, note: string): Promise<void> {
-  const changed = await tx("visit").where({ id, version }).update({ status: "closed", closing_note: note });
+/** Closes a visit with its note. One that was planned for a day still to come was held today. */
+export async function closeVisit(tx: Tx, id: string, version: number, note: string, today: string): Promise<void> {
+  const changed = await tx("visit")
+    .where({ id, version })
+    .update({ status: "closed", closing_note: note, on_date: tx.raw("least(on_date, ?::date)", [today]) });
   if (changed) return;
   await getVisit(tx, id);
   throw new Stale("visit");

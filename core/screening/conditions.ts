@@ -216,7 +216,10 @@ export const conditions: readonly Condition[] = [
     kind: "condition",
     synonyms: ["lymphedema", "swollen arm", "nodes out", "mastectomy"],
     place: "arm",
-    rules: lymph("With lymph nodes removed work stays light.", "The limb whose lymph nodes were removed is left alone."),
+    rules: lymph(
+      "With lymph nodes removed work stays light.",
+      "The limb whose lymph nodes were removed is left alone.",
+    ),
   },
   {
     key: "blood-pressure",

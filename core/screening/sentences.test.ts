@@ -103,7 +103,8 @@ function readBack(sentences: readonly string[]) {
 
 /** As text, to compare; no scope and an empty one are the same: all work. */
 const sorted = (scope: Scope | undefined) =>
-  scope !== undefined && Object.keys(scope).length > 0 &&
+  scope !== undefined &&
+  Object.keys(scope).length > 0 &&
   JSON.stringify(
     { ...scope, regions: scope.regions && [...scope.regions].sort(), tags: scope.tags && [...scope.tags].sort() },
     Object.keys({ fromDepth: 0, fromPressure: 0, regions: 0, side: 0, tags: 0 }),

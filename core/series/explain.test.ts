@@ -121,6 +121,7 @@ describe("what cautions change and hold back", () => {
       "Up to 3 of 10 instead of 5. Osteoporosis: thin bones can break under compression and leverage.",
       expect.stringMatching(/^Not on the left\. Skin open, inflamed or sunburnt: low back, left: /),
       "Use nut-free oil and wax. Allergy to nuts.",
+      "Skin open, inflamed or sunburnt: low back, left. Out: low back, left.",
     ]);
     expect(cautionsOnStep(exampleInput, 0, step("side-back-glide"))).toEqual([]);
   });

@@ -1,3 +1,4 @@
+import { cautionsAt } from "../screening/consequence";
 import { regionName } from "../anatomy/regions";
 import { techniqueOf } from "../techniques/catalogue";
 import type { PlanInput, PlannedSession, Step } from "./plan";
@@ -81,7 +82,7 @@ export function cautionsOnStep(input: PlanInput, session: number, step: Step): s
     for (const caution of cautionsIn(session, input))
       if (caution.instead && !caution.instead.includes("gloves"))
         said.push(`Use ${caution.instead}. ${caution.title}.`);
-  return said;
+  return [...said, ...cautionsAt(technique, cautionsIn(session, input))];
 }
 
 const sentence = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;

@@ -25,6 +25,7 @@ import {
   strongIn,
   tableMinutesIn,
   verdictIn,
+  liesIn,
 } from "./rulebook";
 import { coverageItems, delivered, loadCost, positionCost, slopePoints, slopes, totalLoad } from "./score";
 import { templateOf } from "./template";
@@ -143,7 +144,7 @@ export function formulate(input: PlanInput): Formulation {
       rulebook.mostSteps,
       count(() => true),
     );
-    const turns = positions.map((position) => [columnOf(s, position), rulebook.turn] as const);
+    const turns = positions.map((position) => [columnOf(s, position), rulebook.turn * liesIn(position)] as const);
     model.row(
       0,
       rulebook.mostPositions,

@@ -25,6 +25,7 @@ import {
   strongIn,
   tableMinutesIn,
   verdictIn,
+  turnMinutes,
 } from "./rulebook";
 import { coverageItems, delivered, strain, worthOf } from "./score";
 import { templateOf } from "./template";
@@ -84,8 +85,7 @@ export function greedyPlan(input: PlanInput): PlannedSession[] | undefined {
         0,
       );
     };
-    const time = () =>
-      steps.reduce((sum, step) => sum + minutesOf(step.minutes), 0) + rulebook.turn * Math.max(0, used.size - 1);
+    const time = () => steps.reduce((sum, step) => sum + minutesOf(step.minutes), 0) + turnMinutes(used);
     const turnsFor = (bundle: readonly Technique[]) => {
       const places = new Set(used);
       for (const technique of bundle)
@@ -140,7 +140,7 @@ export function greedyPlan(input: PlanInput): PlannedSession[] | undefined {
         steps.length + bundle.length > rulebook.mostSteps - (reserve > 0 ? 2 : 0)
       )
         return false;
-      const turns = rulebook.turn * (Math.max(0, places.size - 1) - Math.max(0, used.size - 1));
+      const turns = turnMinutes(places) - turnMinutes(used);
       if (time() + cost(bundle) + turns > tableMinutes - reserve) return false;
       const trial = {
         steps: [

@@ -135,6 +135,24 @@ export function orderSteps(
   ];
 }
 
-/** How often the client turns over in a session. */
-export const turnsIn = (steps: readonly Step[]): number =>
-  steps.filter((step, i) => i > 0 && step.position !== steps[i - 1]!.position).length;
+/**
+ * How often the client turns over in a session, as it is run: on the side all work on one side is done before the turn
+ * to the other.
+ */
+export function turnsIn(steps: readonly Step[]): number {
+  let turns = 0;
+  for (const [i, step] of steps.entries()) {
+    const before = steps[i - 1];
+    if (before && step.position !== before.position) turns++;
+    // the first of a run on the side: one more turn when both sides are worked in it
+    if (step.position === "side" && before?.position !== "side") {
+      const end = steps.findIndex((each, k) => k > i && each.position !== "side");
+      const sides = new Set(steps.slice(i, end < 0 ? undefined : end).flatMap(({ minutes }) => sidesWorked(minutes)));
+      if (sides.size > 1) turns++;
+    }
+  }
+  return turns;
+}
+
+const sidesWorked = (minutes: Step["minutes"]): string[] =>
+  "mid" in minutes ? [] : (["L", "R"] as const).filter((side) => minutes[side] > 0);

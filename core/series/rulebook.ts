@@ -224,3 +224,11 @@ export const repeatsAllowed = (technique: Technique, sessions: number): number =
     : isRising(technique)
       ? sessions
       : rulebook.repeats;
+
+/** Minutes of turning in a session that uses these positions. Lying on the side means both sides, one after the other. */
+export const turnMinutes = (positions: Iterable<string>): number => {
+  const lies = [...positions].reduce((sum, position) => sum + liesIn(position), 0);
+  return rulebook.turn * Math.max(0, lies - 1);
+};
+/** How often a client lies anew for a position: once, and on the side twice. */
+export const liesIn = (position: string): number => (position === "side" ? 2 : 1);

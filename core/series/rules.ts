@@ -22,6 +22,7 @@ import {
   tableMinutesIn,
   verdictIn,
   whyNot,
+  turnMinutes,
 } from "./rulebook";
 import { positionsUsed, strain } from "./score";
 import { templateOf } from "./template";
@@ -201,7 +202,7 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
     if (prone > proneMost + slack)
       say("safety", s, `${prone} min face down are more than ${proneMost}.`, prone - proneMost);
     const tableMinutes = tableMinutesIn(s, input);
-    const needed = sessionMinutes(sessions[s]!) + rulebook.turn * Math.max(0, positions.length - 1);
+    const needed = sessionMinutes(sessions[s]!) + turnMinutes(positions);
     if (needed > tableMinutes + slack)
       say(
         tableMinutes < input.tableMinutes ? "safety" : "time",

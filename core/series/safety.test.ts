@@ -6,7 +6,7 @@ import { hasTag, regionsTouched } from "../techniques/safety-tags";
 import { cautionsOn, entryOf, factsOf } from "../test/facts";
 import { exampleInput, smallInput } from "../test/plan-inputs";
 import { screen } from "../screening/screen";
-import { seriesDates, sessionDays } from "./dates";
+import { daysWorked, seriesDates, sessionDays } from "./dates";
 import { cautionsOnStep, heldBack } from "./explain";
 import { greedyPlan } from "./greedy";
 import { minutesOf, sessionMinutes, type PlanInput, type PlannedSession } from "./plan";
@@ -113,12 +113,17 @@ describe("days of a series", () => {
     expect(sessionDays(["2026-01-02", "2026-01-20"], { startOn: "2026-01-01", intervalDays: 10 }, 4)).toEqual([
       "2026-01-02",
       "2026-01-20",
-      "2026-01-21",
-      "2026-01-31",
+      "2026-01-30",
+      "2026-02-09",
     ]);
     expect(sessionDays(["2026-01-02", "2026-01-20"], { startOn: "2026-01-01", intervalDays: 10 }, 1)).toEqual([
       "2026-01-02",
     ]);
+    const visit = (status: string, onDate: string) => ({ status, onDate });
+    const visits = [visit("closed", "2026-01-02"), visit("open", "2026-01-19"), visit("planned", "2026-01-21")];
+    expect(daysWorked(visits)).toEqual(["2026-01-02", "2026-01-19"]);
+    expect(daysWorked(visits.slice(0, 2))).toEqual(["2026-01-02", "2026-01-19"]);
+    expect(daysWorked([])).toEqual([]);
     expect(seriesDates("2024-02-19", 10, 3)).toEqual(["2024-02-19", "2024-02-29", "2024-03-10"]);
     expect(() => seriesDates("2026-01-01", 1, 3)).toThrow(/at least 2 days/);
   });

@@ -1,7 +1,7 @@
 import { techniqueOf } from "../techniques/catalogue";
 import type { PlanInput, PlannedSession, Step, StepMinutes } from "./plan";
 import { minutesOf, sessionMinutes } from "./plan";
-import { isRising, proneMinutesIn, rulebook, tableMinutesIn, verdictIn } from "./rulebook";
+import { isRising, proneMinutesIn, rulebook, tableMinutesIn, verdictIn, turnMinutes } from "./rulebook";
 import { breaches } from "./rules";
 import { coverageItems, delivered, loadCost, positionsUsed, strain, totalLoad, worthOf } from "./score";
 
@@ -49,7 +49,7 @@ export function topUp(input: PlanInput, sessions: readonly PlannedSession[]): Pl
         }),
       }));
     });
-    const turns = rulebook.turn * Math.max(0, positionsUsed(session).length - 1);
+    const turns = turnMinutes(positionsUsed(session));
     let prone =
       proneMinutesIn(s, input) -
       session.steps

@@ -49,7 +49,7 @@ describe("the drafted note", () => {
     );
     const note = closingNote(state);
     expect(note.split("\n")[0]).toBe("6 min at the table, 3 of 4 steps.");
-    expect(note).toContain("Worked: Settling touch 2 min, Calf wring on the side 3 min, Rise slowly 1 min.");
+    expect(note).toContain("Worked: Settling touch 2 min, Calf wring on the side 3 min, Rise slowly 60 s.");
     expect(note).toContain("Left out: Calf wring on the side, right.");
   });
 

@@ -1,8 +1,12 @@
 import { techniqueOf } from "../techniques/catalogue";
 import type { BodySide } from "../units";
+import { counted } from "../words";
 import { elapsed, type RunState } from "./fold";
+import { wasWorked } from "./worked";
 
-const minutes = (seconds: number) => `${Math.max(1, Math.round(seconds / 60))} min`;
+/** A length as it is said: seconds up to a minute and a half, minutes from there on. */
+export const spokenLength = (seconds: number): string =>
+  seconds < 90 ? `${Math.round(seconds)} s` : `${Math.round(seconds / 60)} min`;
 const sideWord: Record<BodySide, string> = { L: "left", R: "right", mid: "" };
 
 const sided = (name: string, side: BodySide) => (sideWord[side] ? `${name}, ${sideWord[side]}` : name);
@@ -13,15 +17,15 @@ export function closingNote(state: RunState): string {
   const lines: string[] = [];
   const worked = state.steps
     .map((step, i) => ({ step, done: state.states[i]!, name: techniqueOf(step.technique).name }))
-    .filter(({ done }) => done.outcome === "done" || done.spent > 20);
+    .filter(({ done }) => wasWorked(done));
   lines.push(
-    `${minutes(elapsed(state, state.finishedAt ?? state.startedAt))} at the table, ${worked.length} of ${state.steps.length} steps.`,
+    `${spokenLength(elapsed(state, state.finishedAt ?? state.startedAt))} at the table, ${worked.length} of ${counted(state.steps.length, "step")}.`,
   );
 
   const byTechnique = new Map<string, number>();
   for (const { done, name } of worked) byTechnique.set(name, (byTechnique.get(name) ?? 0) + done.spent);
   if (byTechnique.size > 0)
-    lines.push(`Worked: ${[...byTechnique].map(([name, spent]) => `${name} ${minutes(spent)}`).join(", ")}.`);
+    lines.push(`Worked: ${[...byTechnique].map(([name, spent]) => `${name} ${spokenLength(spent)}`).join(", ")}.`);
 
   // what took much longer than planned to let go is worth remembering
   const slow = worked.flatMap(({ step, done, name }) => {

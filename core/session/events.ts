@@ -3,6 +3,10 @@ import { passesOf, type Position } from "../techniques/technique";
 import type { PlannedSession } from "../series/plan";
 import type { BodySide, Seconds } from "../units";
 
+/** Where a client wants the work to go: the same words as for what binds. */
+export const ways = ["head", "feet", "in", "out", "front", "back"] as const;
+export type Towards = (typeof ways)[number];
+
 /** One thing to do at the table: a technique on one side. */
 export type RunStep = {
   technique: string;
@@ -25,7 +29,7 @@ export type SessionEvent = { id: string; at: string } & (
   | { kind: "note"; body: { step: number; text: string } }
   /** The client's answer: pressure 0–10 as reported, or a direction they prefer. */
   | { kind: "pressure"; body: { step: number; value: number } }
-  | { kind: "direction"; body: { step: number; towards: "head" | "feet" | "in" | "out" } }
+  | { kind: "direction"; body: { step: number; towards: Towards } }
   | { kind: "paused"; body: Record<string, never> }
   | { kind: "resumed"; body: Record<string, never> }
   | { kind: "finished"; body: Record<string, never> }
@@ -45,20 +49,37 @@ export const eventKinds: readonly EventKind[] = [
   "finished",
 ];
 
-/** The table's list of a planned session: two-sided techniques once per side, right after each other. */
+/**
+ * The table's list of a planned session: two-sided techniques once per side, right after each other. While the client
+ * lies on one side everything on it is done before they turn to the other.
+ */
 export function runSteps(session: PlannedSession): RunStep[] {
-  return session.steps.flatMap((step): RunStep[] => {
-    const passes = passesOf(techniqueOf(step.technique));
-    const of = (side: BodySide, minutes: number): RunStep => ({
-      technique: step.technique,
-      side,
-      position: step.position,
-      planned: Math.round(minutes * 60),
-      passes,
-    });
-    if ("mid" in step.minutes) return [of("mid", step.minutes.mid)];
-    const { L, R } = step.minutes;
-    // a side that a caution closes has no minutes
-    return [...(L > 0 ? [of("L", L)] : []), ...(R > 0 ? [of("R", R)] : [])];
+  const list = session.steps.map(sidesOf);
+  const run: RunStep[] = [];
+  for (let i = 0; i < list.length;) {
+    let end = i + 1;
+    if (session.steps[i]!.position === "side")
+      while (end < list.length && session.steps[end]!.position === "side") end++;
+    const block = list.slice(i, end).flat();
+    const other = end - i > 1 || block[0]?.position === "side" ? block.filter((step) => step.side === "R") : [];
+    run.push(...block.filter((step) => !other.includes(step)), ...other);
+    i = end;
+  }
+  return run;
+}
+
+/** One step, a side each. */
+function sidesOf(step: PlannedSession["steps"][number]): RunStep[] {
+  const passes = passesOf(techniqueOf(step.technique));
+  const of = (side: BodySide, minutes: number): RunStep => ({
+    technique: step.technique,
+    side,
+    position: step.position,
+    planned: Math.round(minutes * 60),
+    passes,
   });
+  if ("mid" in step.minutes) return [of("mid", step.minutes.mid)];
+  const { L, R } = step.minutes;
+  // a side that a caution closes has no minutes
+  return [...(L > 0 ? [of("L", L)] : []), ...(R > 0 ? [of("R", R)] : [])];
 }

@@ -1,4 +1,8 @@
 import fc from "fast-check";
+import { turnsIn } from "../series/order";
+import { turnMinutes } from "../series/rulebook";
+import { wasWorked } from "./worked";
+import fc from "fast-check";
 import { closingNote } from "./closing-note";
 import { runSteps, type RunStep, type SessionEvent } from "./events";
 import { behind, elapsed, foldRun, holdOf, plannedLeft } from "./fold";
@@ -163,5 +167,80 @@ describe("what a run leaves behind", () => {
       ["R", 240, 3],
       ["mid", 120, 1],
     ]);
+  });
+
+  it("does everything on one side before the client turns to the other, and counts that turn", () => {
+    const both = (technique: string, position: "side" | "supine") => ({ technique, position, minutes: { L: 3, R: 3 } });
+    const steps = [
+      both("calf-skin", "supine"),
+      both("side-leg-wring", "side"),
+      both("side-thigh-part", "side"),
+      { technique: "seated-neck-fold", position: "side" as const, minutes: { mid: 2 } },
+      both("side-hip-melt", "side"),
+      both("calf-skin", "supine"),
+    ];
+    expect(runSteps({ steps }).map(({ technique, side }) => `${technique} ${side}`)).toEqual([
+      "calf-skin L",
+      "calf-skin R",
+      "side-leg-wring L",
+      "side-thigh-part L",
+      "seated-neck-fold mid",
+      "side-hip-melt L",
+      "side-leg-wring R",
+      "side-thigh-part R",
+      "side-hip-melt R",
+      "calf-skin L",
+      "calf-skin R",
+    ]);
+    // onto the side, over to the other, and back
+    expect(turnsIn(steps)).toBe(3);
+    const oneSide = steps.map((step) => ("mid" in step.minutes ? step : { ...step, minutes: { L: 3, R: 0 } }));
+    expect(turnsIn(oneSide)).toBe(2);
+    expect(turnMinutes(["side"])).toBe(1);
+    expect(turnMinutes(["supine", "side"])).toBe(2);
+    expect(turnMinutes([])).toBe(0);
+  });
+
+  it("lies on each side once, however the sides are planned, and loses no step", () => {
+    const lying = fc.constantFrom("side" as const, "supine" as const, "prone" as const);
+    const minutes = fc.oneof(
+      fc.record({ L: fc.integer({ min: 0, max: 5 }), R: fc.integer({ min: 0, max: 5 }) }),
+      fc.record({ mid: fc.integer({ min: 1, max: 5 }) }),
+    );
+    const planned = fc.array(fc.record({ technique: fc.constant("calf-skin"), position: lying, minutes }), {
+      maxLength: 12,
+    });
+    fc.assert(
+      fc.property(planned, (steps) => {
+        const run = runSteps({ steps });
+        const wanted = steps.reduce((n, { minutes: m }) => n + ("mid" in m ? 1 : Number(m.L > 0) + Number(m.R > 0)), 0);
+        expect(run).toHaveLength(wanted);
+        // within one stay on the side, the other side never comes before the first is done
+        let other = false;
+        for (const step of run) {
+          if (step.position !== "side") other = false;
+          else if (step.side === "R") other = true;
+          else if (step.side === "L" && other) expect(run.indexOf(step)).toBeGreaterThan(0);
+        }
+        const stays = steps.filter((step, i) => step.position === "side" && steps[i - 1]?.position !== "side").length;
+        const changes = run.filter(
+          (step, i) =>
+            step.position === "side" &&
+            step.side === "L" &&
+            run[i - 1]?.position === "side" &&
+            run[i - 1]?.side === "R",
+        ).length;
+        expect(changes).toBeLessThanOrEqual(Math.max(0, stays - 1));
+      }),
+    );
+  });
+});
+
+describe("a step that was done", () => {
+  it("means the same wherever it is counted", () => {
+    expect(wasWorked({ outcome: "done", spent: 4 })).toBe(true);
+    expect(wasWorked({ outcome: "waiting", spent: 30 })).toBe(true);
+    expect(wasWorked({ outcome: "waiting", spent: 29 })).toBe(false);
+    expect(wasWorked({ outcome: "skipped", spent: 300 })).toBe(false);
   });
 });

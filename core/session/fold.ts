@@ -1,5 +1,5 @@
 import type { Seconds } from "../units";
-import type { RunStep, SessionEvent } from "./events";
+import type { RunStep, SessionEvent, Towards } from "./events";
 
 export type StepState = {
   /** Hands-on time so far, over all visits to this step (s). */
@@ -8,7 +8,7 @@ export type StepState = {
   holds: Seconds[];
   outcome: "waiting" | "done" | "skipped";
   pressure: number | undefined;
-  direction: "head" | "feet" | "in" | "out" | undefined;
+  direction: Towards | undefined;
   notes: string[];
 };
 

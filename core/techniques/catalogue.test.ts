@@ -89,4 +89,24 @@ describe("the catalogue of techniques", () => {
     for (const key of ["psoas-wait", "adductor-lean", "pec-minor-open", "subscap-reach", "rib-space-glide"])
       expect(techniqueOf(key).consent).toBe(true);
   });
+
+  // what a name or a text says about how the client lies, and the positions it can be true in
+  const says: [RegExp, string[]][] = [
+    [/\bon the side\b|side-lying|upper side|upper (hip|leg|thigh)\b/i, ["side"]],
+    [/\bseated\b|\bsits?\b(?! bone)|sitting(?! bone)|stool|forehead supported/i, ["seated"]],
+    [/face down|\bprone\b|face cradle|on the belly and/i, ["prone"]],
+    [/face up|\bsupine\b|(lying|lies) on the back/i, ["supine"]],
+  ];
+  it("says nothing about lying or sitting that a planned position could contradict", () => {
+    for (const { key, name, what, positions } of catalogue)
+      for (const [words, fits] of says)
+        // rising says where one rises to
+        if (key !== "rise-slowly" && words.test(`${name} ${what}`.replace(/sit[- ]bone/gi, "")))
+          expect({ key, positions }).toEqual({
+            key,
+            positions: positions.filter((position) => fits.includes(position)),
+          });
+    for (const [words] of says.slice(0, 2))
+      expect(catalogue.some(({ name, what }) => words.test(`${name} ${what}`))).toBe(true);
+  });
 });

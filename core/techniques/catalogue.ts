@@ -15,7 +15,7 @@ import type { Load, Medium, Phase, Position, Technique } from "./technique";
 const rows = `
 # opening and closing
 settle-touch | Settling touch | Two still palms. Match the breath before anything moves. | SF A D open 2(1) 2 | low-back*.2 | whole
-side-breath | Breath, from the side | One palm on the side ribs, one on the belly's side; follow until the breath reaches both. | SF LT D open 3(2) 1 | chest*.3 belly*.2 | whole
+side-breath | Breath at the side ribs | One palm over the side ribs, one over the belly's flank; follow until the breath reaches both. | SF LT D open 3(2) 1 | chest*.3 belly*.2 | whole
 leg-rock | Leg rock | Lift both ankles a little, lengthen, sway side to side, then press the feet headward and look at the hips again. | AR P D open 2(1) 2 b1 | pelvis*.3 leg*.2 | whole
 broad-compress | Broad compressions | Rhythmic palm presses through cloth, from the shoulders to the calves. | DF PS D warm 3(2) 4 w1 | upper-back*.4 low-back*.5 pelvis*.5 thigh*.4 leg*.4 | whole
 broad-compress-front | Broad compressions, front | Rhythmic palm presses through cloth on chest, hip fronts, thighs and arms. | DF S D warm 3(2) 4 w1 | chest*.4 belly*.4 thigh*.4 arm*.4 shoulder*.4 | whole
@@ -25,7 +25,7 @@ head-cradle | Head cradle | The head rests in both hands; the scalp moves slowly
 straighten-reset | Neck lift and draw | Fingertips past the neck's root on both sides, lift and draw headward. | SF S O close 1(1) 3 f1 | neck*.6 | whole
 sacral-hand | Hand under the sacrum | One hand under the sacrum, one over the navel. Wait until the two breathe together. | LT S A close 3(2) 1 | pelvis.SF*.5 low-back.SF*.3 | whole
 resting-hold | Resting hold | One still hand on the shoulder blade, one on the sacrum, until the breath is even. | LT LT A close 3(2) 1 | upper-back.SF*.4 low-back.SF*.4 | whole
-seated-cradle | Cradle, seated | Forehead in one palm, skull base in the other; let the neck rest. | LT LT A close 3(2) 1 f1 | neck.SF*.5 head.SF*.4 | whole
+seated-cradle | Brow and skull-base cradle | Forehead in one palm, skull base in the other; let the neck rest. | LT LT A close 3(2) 1 f1 | neck.SF*.5 head.SF*.4 | whole
 rise-slowly | Rise slowly | To the side, sit, breathe, stand, feel both feet. | SF A D close 2(2) 0 | - | whole
 # back, dry
 curl-lift-back | Curl and lift | Gather a large fold between fingers and thumbs, curl it into an arc, push slowly. Small folds pinch. | SF P D warm 4(2) 4 t2 f2 | upper-back*.6 low-back*.6
@@ -58,15 +58,15 @@ bend-glide | Hitch and glide | The client hitches and lowers one hip; glide acro
 roll-glide | Knee-roll glide | Bent knees roll towards you; glide on the out-breath, then passively. | SM P W work 3(2) 5 f1 | low-back*.8 pelvis*.4
 deep-groove-reach | Groove with reach | In the narrow groove while the client reaches across: headward-outward, then footward-outward. | DM PT A work 4(2) 5 t3 | upper-back
 # on the side or seated: for those who cannot lie flat
-side-back-spread | Back spread on the side | The palm spreads slowly from the spine towards the table, level by level. | DF LT D warm 4(2) 4 w1 | upper-back*.8 low-back*.8
-side-back-skin | Back skin roll on the side | Let a fold travel along the upper side's back, from the waist to the blade. | SF LT D warm 3(2) 4 t1 | low-back*.7 upper-back*.6
-side-back-glide | Erector glide on the side | Soft fist along the upper side's erectors, from the blade to the crest. | SM LT A work 4(2) 5 s1 | upper-back*.8 low-back*.8
+side-back-spread | Back spread, spine outward | The palm spreads slowly from the spine outward, level by level. | DF LT D warm 4(2) 4 w1 | upper-back*.8 low-back*.8
+side-back-skin | Back skin roll, waist to blade | Let a fold travel along one side of the back, from the waist to the blade. | SF LT D warm 3(2) 4 t1 | low-back*.7 upper-back*.6
+side-back-glide | Erector glide, blade to crest | Soft fist along one side's erectors, from the blade to the crest. | SM LT A work 4(2) 5 s1 | upper-back*.8 low-back*.8
 side-hip-melt | Hip melt on the side | Heel of the hand behind the hip bone, long compression until warm, knee on a cushion. | SM L D work 4(2) 5 w1 | pelvis thigh*.4
 side-hip-skin | Hip and thigh skin, on the side | Lift and roll the skin over hip and outer thigh. | SF L D warm 3(2) 4 f1 | pelvis*.7 thigh*.6
 side-thigh-part | Outer-thigh part | Crossed palms part the outer thigh; light towards the knee. | DF L D warm 3(2) 4 w1 | thigh pelvis*.4
 side-leg-wring | Calf wring on the side | Opposite hands wring the calf, stepping down to the ankle. | DF L D warm 3(2) 4 w1 | leg
 seated-shoulder-melt | Shoulder melt, seated | Forearms rest on both shoulders and wait; the client breathes into them. | DF T D warm 3(2) 4 s1 | neck*.6 shoulder*.7 | whole
-seated-neck-fold | Neck skin fold, seated | Lift and roll the back of the neck, the forehead supported. | SF LT D warm 2(1) 4 f1 | neck | whole
+seated-neck-fold | Neck skin fold, head supported | Lift and roll the back of the neck, the head supported. | SF LT D warm 2(1) 4 f1 | neck | whole
 side-rib-part | Side-rib part | Flat palms part the tissue over the upper side's ribs, forward and back, on the out-breath. Never inward. | DF L D work 3(2) 3 w1 | chest*.8 upper-back*.4
 seated-chest-part | Chest part, seated | From behind, flat hands part the front from breastbone to shoulders while the client breathes in. | DF T D work 3(2) 3 s1 | chest*.8 shoulder*.4 | whole; consent
 seated-collar-fold | Collar-bone skin fold, seated | From behind, lift and roll the skin below the collar bones, away from breast tissue. | SF T D warm 2(1) 4 f1 | chest*.8 shoulder*.3 | whole

@@ -20,7 +20,7 @@ const told: Record<string, Partial<Told>> = {
     history: [
       { what: "appendix out", condition: "operation", when: "at 12", where: "belly", answer: "yes" },
       { what: "fell off a ladder", condition: "fall", when: "2011", where: "low back" },
-      { what: "tennis elbow", kind: "injury", when: "autumn 2023", where: "right elbow" },
+      { what: "tennis elbow", condition: "pain", when: "autumn 2023", where: "right elbow" },
     ],
     scales: [
       { kind: "activity", name: "Bend over the bench for an hour", scores: [3, 4, 5, 6, 7] },

@@ -1,6 +1,6 @@
 import { targetsFrom } from "~core/reading/targets";
 import { tableMinutesOf, type PlanInput, type PlannedSession, type Target } from "~core/series/plan";
-import { sessionDays } from "~core/series/dates";
+import { daysWorked, sessionDays } from "~core/series/dates";
 import { templateOf } from "~core/series/template";
 import { unsafe, type Breach } from "~core/series/rules";
 import type { IsoDay } from "~core/days";
@@ -56,7 +56,6 @@ export async function planInputOf(
 ): Promise<PlanInput> {
   const visits = await listVisits(tx, client.id);
   const done = await workedSessions(tx, client.id, visits, series);
-  const worked = visits.slice(0, done.length).map((visit) => visit.onDate);
   return {
     template,
     tableMinutes: tableMinutesOf(settings.bookedMinutes),
@@ -67,7 +66,7 @@ export async function planInputOf(
     locks: settings.locks,
     // what was decided to be set aside does not reach the plan
     cautions: judged.filter((caution) => !caution.decided),
-    days: sessionDays(worked, settings, templateOf(template).sessions.length),
+    days: sessionDays(daysWorked(visits), settings, templateOf(template).sessions.length),
     done,
   };
 }
@@ -84,11 +83,9 @@ export function unsafeIn(
   const closed = visits.findIndex((visit) => visit.status !== "closed");
   const done = series.plan.sessions.slice(0, closed < 0 ? visits.length : closed);
   const { sessions } = templateOf(series.template);
-  const days = sessionDays(
-    visits.slice(0, done.length).map((visit) => visit.onDate),
-    series.settings,
-    sessions.length,
-  ).map((day, s) => (s === moved?.session ? moved.on : day));
+  const days = sessionDays(daysWorked(visits), series.settings, sessions.length).map((day, s) =>
+    s === moved?.session ? moved.on : day,
+  );
   return unsafe(
     {
       template: series.template,

@@ -1,6 +1,8 @@
+import { daysWorked, sessionDays } from "~core/series/dates";
 import type { Tx } from "~data/database";
 import { NotFound } from "~data/errors";
-import { listVisits, type Visit } from "~data/visits";
+import { seriesOf } from "~data/series";
+import { listVisits, planVisits, type Visit } from "~data/visits";
 
 /** The visit a request is about: `?visit=5`, or the first that is not closed, or the last. */
 export async function visitOf(tx: Tx, clientId: string, request: Request): Promise<{ visit: Visit; visits: Visit[] }> {
@@ -18,4 +20,12 @@ export async function ownVisit(tx: Tx, clientId: string, visitId: unknown): Prom
   const visit = (await listVisits(tx, clientId)).find((each) => each.id === visitId);
   if (!visit) throw new NotFound("visit");
   return visit;
+}
+
+/** Moves the visits still planned after one was worked on another day than planned: the series' interval holds on. */
+export async function followDays(tx: Tx, clientId: string): Promise<void> {
+  const series = await seriesOf(tx, clientId);
+  if (!series) return;
+  const visits = await listVisits(tx, clientId);
+  await planVisits(tx, clientId, sessionDays(daysWorked(visits), series.settings, visits.length));
 }

@@ -1,4 +1,5 @@
 import { useTheme } from "@mui/material/styles";
+import { counted } from "~core/words";
 
 /** A client's place on the path: a node per visit, filled when done, the next one in ember. */
 export function Progress({ done, planned }: { done: number; planned: number }) {
@@ -6,7 +7,7 @@ export function Progress({ done, planned }: { done: number; planned: number }) {
   const nodes = Math.max(planned, done);
   const gap = Math.min(17, 170 / Math.max(1, nodes));
   return (
-    <svg width={190} height={22} role="img" aria-label={`${done} of ${nodes} visits done`}>
+    <svg width={190} height={22} role="img" aria-label={`${done} of ${counted(nodes, "visit")} done`}>
       <line x1={6} x2={6 + (nodes - 1) * gap} y1={11} y2={11} stroke={tokens.line} strokeWidth={1.5} />
       {Array.from({ length: nodes }, (_, i) => (
         <circle

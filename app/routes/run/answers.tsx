@@ -1,23 +1,28 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import type { Towards } from "~core/session/events";
 
 /** What the client answers to either/or questions: a fact per technique and place, asked for again next time. */
 export function Answers({
   state,
+  usual,
   ceiling,
   pressure,
   direction,
 }: {
   state: { pressure: number | undefined; direction: string | undefined } | undefined;
+  /** The highest pressure this step is planned at: where asking begins. */
+  usual: number;
   ceiling: number;
   pressure: (value: number) => void;
-  direction: (towards: "head" | "feet" | "in" | "out") => void;
+  direction: (towards: Towards) => void;
 }) {
   const value = state?.pressure;
-  const way = (towards: "head" | "feet" | "in" | "out", area: string) => (
+  const way = (towards: Towards, area: string) => (
     <Button
       variant="outlined"
       onClick={() => direction(towards)}
+      aria-label={`towards: ${towards}`}
       aria-pressed={state?.direction === towards}
       sx={(t) => ({
         gridArea: area,
@@ -37,10 +42,12 @@ export function Answers({
           display: "grid",
           gap: 1,
           gridTemplateColumns: "1fr 1fr 1fr",
-          gridTemplateAreas: `". h ." "o p i" ". f ."`,
+          gridTemplateAreas: `"v h d" "o p i" ". f ."`,
         }}
       >
+        {way("front", "v")}
         {way("head", "h")}
+        {way("back", "d")}
         {way("out", "o")}
         <Box
           sx={(t) => ({
@@ -53,10 +60,10 @@ export function Answers({
             lineHeight: 1.15,
           })}
         >
-          <span>{value ?? "–"}</span>
-          <Box component="span" sx={{ color: "text.secondary", fontSize: 22 }}>
-            of 10
+          <Box component="span" sx={{ color: "text.secondary", fontSize: 18 }}>
+            {value === undefined ? "pressure up to" : "pressure asked"}
           </Box>
+          <span>{value ?? usual} of 10</span>
         </Box>
         {way("in", "i")}
         {way("feet", "f")}
@@ -64,14 +71,14 @@ export function Answers({
       <Box sx={{ display: "flex", gap: 1, mt: 1 }}>
         <Button
           variant="outlined"
-          onClick={() => pressure(Math.max(0, (value ?? Math.min(4, ceiling)) - 1))}
+          onClick={() => pressure(Math.max(0, (value ?? usual) - 1))}
           sx={{ flex: 1, minHeight: 68, fontSize: 22 }}
         >
           less
         </Button>
         <Button
           variant="outlined"
-          onClick={() => pressure(Math.min(ceiling, (value ?? Math.min(4, ceiling) - 1) + 1))}
+          onClick={() => pressure(Math.min(ceiling, (value ?? usual) + 1))}
           sx={{ flex: 1, minHeight: 68, fontSize: 22 }}
         >
           more

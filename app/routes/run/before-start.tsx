@@ -7,6 +7,7 @@ import type { Obstacle } from "~core/screening/may-start";
 import type { RunStep } from "~core/session/events";
 import { consentName, type TableList } from "~core/session/table-list";
 import { techniqueOf } from "~core/techniques/catalogue";
+import { shortDay } from "~app/ui/dates";
 
 const place: Record<Obstacle["settle"], { name: string; path: string }> = {
   screening: { name: "Go to screening", path: "intake/screening" },
@@ -25,14 +26,17 @@ export function BeforeStart({
   leftOut,
   obstacles,
   rescreened,
+  otherDay,
 }: {
-  visit: { id: string; ordinal: number };
+  visit: { id: string; ordinal: number; onDate: string };
   clientId: string;
   steps: readonly RunStep[];
   asked: TableList["asked"];
   leftOut: readonly string[];
   obstacles: readonly Obstacle[];
   rescreened: boolean;
+  /** Set when the visit is planned for another day than this one. */
+  otherDay?: { today: string; agreed: boolean; agree: () => void };
 }) {
   const fetcher = useFetcher();
   const busy = fetcher.state !== "idle";
@@ -73,6 +77,22 @@ export function BeforeStart({
       <Typography sx={{ fontFamily: "h1.fontFamily", fontWeight: 700, fontSize: 52, lineHeight: 1.1 }}>
         {new Set(steps.map((each) => each.technique)).size} things to do
       </Typography>
+      {otherDay && (
+        <Box sx={{ display: "flex", gap: 2, alignItems: "center", mt: 2.5, flexWrap: "wrap" }}>
+          <Typography sx={{ fontSize: 24, flex: 1, minWidth: 280 }}>
+            Planned for {shortDay(visit.onDate, otherDay.today)}; today is {shortDay(otherDay.today)}. Worked today, it
+            is recorded as today’s, and the visits after it follow.
+          </Typography>
+          <Button
+            variant={otherDay.agreed ? "outlined" : "contained"}
+            aria-pressed={otherDay.agreed}
+            onClick={otherDay.agree}
+            sx={big}
+          >
+            {otherDay.agreed ? "Worked today ✓" : "Work it today"}
+          </Button>
+        </Box>
+      )}
       {!rescreened && (
         <Box sx={{ display: "flex", gap: 2, alignItems: "center", mt: 2.5, flexWrap: "wrap" }}>
           <Typography sx={{ fontSize: 24, flex: 1, minWidth: 340 }}>

@@ -5,6 +5,7 @@ import { obstaclesOf } from "~app/may-start.server";
 import { judgedOf } from "~app/screening.server";
 import { bodyOf, inSession, letGo, signedIn } from "~app/session.server";
 import { today } from "~app/today.server";
+import { followDays } from "~app/routes/client/workspace.server";
 import { getClient } from "~data/clients";
 import { appendEvents, hasStarted } from "~data/session-events";
 import { getVisit, openVisit } from "~data/visits";
@@ -57,7 +58,10 @@ export async function action({ params, context }: Route.ActionArgs) {
     }
     const { stored, elsewhere } = await appendEvents(tx, visit.id, sound);
     for (const id of elsewhere) refused.push({ id, reason: "Event: this id stands for something else already." });
-    if (started && visit.status === "planned" && stored.includes(started)) await openVisit(tx, visit.id, today());
+    if (started && visit.status === "planned" && stored.includes(started)) {
+      await openVisit(tx, visit.id, today());
+      await followDays(tx, client.id);
+    }
     const status = gate ? 409 : stored.length === 0 && refused.length > 0 ? 422 : 200;
     const answer = Response.json({ stored, refused, ...(gate ? { reason: gate } : {}) }, { status });
     // what was sound is kept although something else was refused

@@ -1,5 +1,5 @@
 import { array, number, object, string, ValidationError, type ObjectSchema } from "yup";
-import { eventKinds, type EventKind, type SessionEvent } from "~core/session/events";
+import { eventKinds, ways, type EventKind, type SessionEvent } from "~core/session/events";
 import { catalogue } from "~core/techniques/catalogue";
 
 /** As many as a day at the table makes, many times over. */
@@ -23,7 +23,12 @@ const bodies: Record<EventKind, ObjectSchema<Record<string, unknown>>> = {
   skip: object({ step }),
   note: object({ step, text: string().trim().min(1).max(4000).required() }),
   pressure: object({ step, value: number().min(0).max(10).required() }),
-  direction: object({ step, towards: string().oneOf(["head", "feet", "in", "out"]).required() }),
+  direction: object({
+    step,
+    towards: string()
+      .oneOf([...ways])
+      .required(),
+  }),
   paused: object({}),
   resumed: object({}),
   finished: object({}),

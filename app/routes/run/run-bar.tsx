@@ -5,6 +5,7 @@ import type { RunStep } from "~core/session/events";
 import type { StepState } from "~core/session/fold";
 import { techniqueOf } from "~core/techniques/catalogue";
 import { depthColours } from "~app/ui/theme";
+import { counted } from "~core/words";
 
 /** The whole session as one bar: as wide as the time planned, coloured by depth, done steps faded. */
 export function RunBar({
@@ -22,7 +23,7 @@ export function RunBar({
       sx={{ display: "flex", gap: "3px", mt: 3 }}
       role="img"
       aria-label={
-        current >= 0 ? `Step ${Math.min(current + 1, steps.length)} of ${steps.length}` : `${steps.length} steps`
+        current >= 0 ? `Step ${Math.min(current + 1, steps.length)} of ${steps.length}` : counted(steps.length, "step")
       }
     >
       {steps.map((step, i) => {

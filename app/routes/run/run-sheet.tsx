@@ -23,6 +23,7 @@ const words = (seconds: number) => `${Math.round(Math.abs(seconds) / 60)} min`;
 /** Table-side: one step at a time, big, dim, worked by four keys. Nothing here waits for the network. */
 export function RunSheet({
   visit,
+  today,
   client,
   title,
   steps,
@@ -32,7 +33,8 @@ export function RunSheet({
   cues,
   ...before
 }: {
-  visit: { id: string; ordinal: number; status: string };
+  visit: { id: string; ordinal: number; status: string; onDate: string };
+  today: string;
   client: { id: string; name: string; pressureCeiling: number };
   title: string;
   steps: readonly RunStep[];
@@ -45,6 +47,9 @@ export function RunSheet({
   const state = useMemo(() => foldRun(events), [events]);
   const [now, setNow] = useState<number | undefined>();
   const [noting, setNoting] = useState(false);
+  // a session that is started on another day than planned was asked about first
+  const [dayAgreed, setDayAgreed] = useState(false);
+  const otherDay = visit.status === "planned" && visit.onDate !== today;
   useEffect(() => {
     setNow(Date.now());
     const timer = window.setInterval(() => setNow(Date.now()), 250);
@@ -68,10 +73,12 @@ export function RunSheet({
 
   // the pause word has a place of its own
   const others = cautions.filter((title) => !pauseWord || title !== `Pause word: ${pauseWord}`);
-  const blocked = state.phase === "not started" && (before.obstacles.length > 0 || steps.length === 0);
+  const blocked =
+    state.phase === "not started" && (before.obstacles.length > 0 || steps.length === 0 || (otherDay && !dayAgreed));
   const step = state.current;
   const atEnd = state.phase === "running" && step >= state.steps.length;
   const open = state.phase === "running" || state.phase === "paused";
+  const toggle = () => add({ kind: state.phase === "paused" ? "resumed" : "paused", body: {} });
   const next = () =>
     state.phase === "not started"
       ? add({ kind: "started", body: { steps: [...steps] } })
@@ -87,6 +94,11 @@ export function RunSheet({
       else if (event.key === "ArrowLeft" || event.key === "PageUp") add({ kind: "back", body: { step } });
       else if (event.key.toLowerCase() === "s") add({ kind: "skip", body: { step } });
       else if (event.key.toLowerCase() === "n") setNoting(true);
+      else if (
+        event.key.toLowerCase() === "p" ||
+        (event.key === " " && !(event.target as HTMLElement).closest("button, a"))
+      )
+        toggle();
       else return;
       event.preventDefault();
     };
@@ -166,7 +178,13 @@ export function RunSheet({
         }}
       >
         {state.phase === "not started" ? (
-          <BeforeStart visit={visit} clientId={client.id} steps={steps} {...before} />
+          <BeforeStart
+            visit={visit}
+            clientId={client.id}
+            steps={steps}
+            {...before}
+            {...(otherDay ? { otherDay: { today, agreed: dayAgreed, agree: () => setDayAgreed(true) } } : {})}
+          />
         ) : state.phase === "finished" || !current || !technique ? (
           <Box sx={{ gridColumn: "1 / -1", maxWidth: 760 }}>
             <Typography sx={{ fontFamily: "h1.fontFamily", fontWeight: 700, fontSize: 52, lineHeight: 1.1 }}>
@@ -235,6 +253,11 @@ export function RunSheet({
                     .join(" ")}
                 </Typography>
               )}
+              {cue?.here.map((sentence) => (
+                <Typography key={sentence} sx={{ fontSize: 20, mt: 1, color: "warning.main" }}>
+                  {sentence}
+                </Typography>
+              ))}
               {cue && cue.clear.length > 0 && (
                 <Typography sx={{ fontSize: 22, mt: 1, color: "text.secondary" }}>
                   Stay clear of: {cue.clear.join(", ")}.
@@ -248,10 +271,11 @@ export function RunSheet({
               seconds={holdOf(state, clock)}
               planned={current.planned / current.passes}
               paused={state.phase === "paused"}
-              toggle={() => add({ kind: state.phase === "paused" ? "resumed" : "paused", body: {} })}
+              toggle={toggle}
             />
             <Answers
               state={stepState}
+              usual={cap}
               ceiling={cue?.capBy ? cap : client.pressureCeiling}
               pressure={(value) => add({ kind: "pressure", body: { step, value } })}
               direction={(towards) => add({ kind: "direction", body: { step, towards } })}
@@ -263,6 +287,8 @@ export function RunSheet({
       {state.phase !== "finished" && (
         <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.75 }}>
           <Button
+            // another button once the clock runs: a space meant for "start" does not press what comes after it
+            key={state.phase === "not started" ? "start" : "next"}
             variant="contained"
             onClick={next}
             disabled={blocked}

@@ -49,6 +49,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
     return {
       practitioner: { settings: practitioner.settings },
       visit,
+      today: today(),
       client: { id: client.id, name: client.name.split(" ")[0]!, pressureCeiling: client.pressureCeiling },
       title: series ? (templateOf(series.template).sessions[visit.ordinal - 1]?.name ?? "") : "",
       ...list,

@@ -21,6 +21,7 @@ import { getClient } from "~data/clients";
 import { restrictionsOf } from "~data/findings";
 import { seriesOf } from "~data/series";
 import { eventsOf } from "~data/session-events";
+import { counted } from "~core/words";
 
 export function loader({ request, params, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx }) => {
@@ -104,7 +105,7 @@ export default function Overview({ loaderData: d }: Route.ComponentProps) {
               name: "Measure after",
             }
           : {
-              text: `${d.planned.steps} steps, ${d.planned.minutes} min. ${d.planned.intent}`,
+              text: `${counted(d.planned.steps, "step")}, ${d.planned.minutes} min. ${d.planned.intent}`,
               to: `${base}/sessions${at}`,
               name: d.runPhase === "not started" ? `Prepare visit ${d.visit.ordinal}` : "Go on with the session",
             };

@@ -10,7 +10,7 @@ import type { Route } from "./+types/path";
 import { tableMinutesOf, type Lock, type Plan, type PlanInput, type PlannedSession } from "~core/series/plan";
 import { breaches } from "~core/series/rules";
 import { scoreOf } from "~core/series/score";
-import { seriesDates, sessionDays } from "~core/series/dates";
+import { daysWorked, sessionDays } from "~core/series/dates";
 import { isActive } from "~core/screening/outcome";
 import { templateOf } from "~core/series/template";
 import { inSession } from "~app/session.server";
@@ -57,6 +57,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
       settings,
       plan: series?.plan ?? null,
       input,
+      worked: daysWorked(visits),
       current: (current?.ordinal ?? visits.length + 1) - 1,
       broken: unsafeIn(client, series, visits, judged).map(({ session, sentence }) => ({ session, sentence })),
       refer: referring(input),
@@ -125,13 +126,17 @@ export function action({ params, context }: Route.ActionArgs) {
       throw error;
     }
     if (plan)
-      await planVisits(tx, client.id, seriesDates(settings.startOn, settings.intervalDays, plan.sessions.length));
+      await planVisits(
+        tx,
+        client.id,
+        sessionDays(daysWorked(await listVisits(tx, client.id)), settings, plan.sessions.length),
+      );
     return { ok: true };
   });
 }
 
 export default function Path({ loaderData, params: { clientId } }: Route.ComponentProps) {
-  const { input, settings, template, seriesId, version, current, broken, refer } = loaderData;
+  const { input, settings, template, seriesId, version, current, broken, refer, worked } = loaderData;
   const [editing, setEditing] = useState(false);
   const [session, setSession] = useState(Math.min(current, templateOf(template).sessions.length - 1));
   const [step, setStep] = useState<string | undefined>();
@@ -154,11 +159,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
         thumbBudget: next.settings.thumbBudget,
         tableMinutes: tableMinutesOf(next.settings.bookedMinutes),
         locks: next.settings.locks,
-        days: sessionDays(
-          input.days.slice(0, input.done.length),
-          next.settings,
-          templateOf(next.template).sessions.length,
-        ),
+        days: sessionDays(worked, next.settings, templateOf(next.template).sessions.length),
       },
       (plan) => save(next, plan),
     );

@@ -8,6 +8,7 @@ import { templateOf } from "~core/series/template";
 import { CautionMark } from "~app/ui/caution-mark";
 import { depthColours } from "~app/ui/theme";
 import { planCells } from "./plan-grid-layout";
+import { counted } from "~core/words";
 
 const left = 128;
 const top = 66;
@@ -68,7 +69,7 @@ export function PlanGrid({
               role="button"
               tabIndex={0}
               aria-pressed={s === chosen}
-              aria-label={`Session ${s + 1}, ${names[s]?.name}, ${Math.round(minutes)} of ${input.tableMinutes} minutes, ${session.steps.length} steps${broken.includes(s) ? ", breaks a caution" : ""}`}
+              aria-label={`Session ${s + 1}, ${names[s]?.name}, ${Math.round(minutes)} of ${input.tableMinutes} minutes, ${counted(session.steps.length, "step")}${broken.includes(s) ? ", breaks a caution" : ""}`}
               style={{ cursor: "pointer" }}
               onClick={() => choose(s, undefined)}
               onKeyDown={(event) => (event.key === "Enter" || event.key === " ") && choose(s, undefined)}

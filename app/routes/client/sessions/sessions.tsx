@@ -12,7 +12,9 @@ import { usualSchool } from "~core/screening/facts";
 import { acting } from "~core/screening/outcome";
 import { heldBack } from "~core/series/explain";
 import { cuesFor } from "~core/session/cues";
-import { closingNote } from "~core/session/closing-note";
+import { counted } from "~core/words";
+import { wasWorked } from "~core/session/worked";
+import { closingNote, spokenLength } from "~core/session/closing-note";
 import { elapsed, foldRun } from "~core/session/fold";
 import { techniqueOf } from "~core/techniques/catalogue";
 import { positionName } from "~core/techniques/technique";
@@ -25,7 +27,7 @@ import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
 import { Empty } from "~app/ui/page";
 import { useHydrated } from "~app/ui/use-hydrated";
-import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
+import { followDays, ownVisit, visitOf } from "~app/routes/client/workspace.server";
 import { getClient } from "~data/clients";
 import { Stale } from "~data/errors";
 import { seriesOf } from "~data/series";
@@ -45,11 +47,11 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
     return {
       clientId: client.id,
       caps: Object.fromEntries(
-        (planned?.steps ?? []).flatMap((step) => {
-          const { cap, capBy } = cuesFor(techniqueOf(step.technique), cautions, client.pressureCeiling, school);
-          return capBy ? [[step.technique, `up to ${cap} of 10: ${capBy.toLowerCase()}`]] : [];
+        (planned?.steps ?? []).map((step) => {
+          const { cap, capBy, here } = cuesFor(techniqueOf(step.technique), cautions, client.pressureCeiling, school);
+          return [step.technique, [...(capBy ? [`Up to ${cap} of 10: ${capBy.toLowerCase()}.`] : []), ...here]];
         }),
-      ) as Record<string, string>,
+      ) as Record<string, string[]>,
       held:
         series?.plan && planned && visit.status !== "closed"
           ? heldBack(await planInputOf(tx, client, series, series.template, series.settings, judged), visit.ordinal - 1)
@@ -63,8 +65,8 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
           ? null
           : {
               phase: state.phase,
-              minutes: Math.round(elapsed(state, state.finishedAt ?? Date.now()) / 60),
-              done: state.states.filter((step) => step.outcome === "done").length,
+              length: spokenLength(elapsed(state, state.finishedAt ?? Date.now())),
+              done: state.states.filter(wasWorked).length,
               skipped: state.states.filter((step) => step.outcome === "skipped").length,
               of: state.steps.length,
               draft: closingNote(state),
@@ -81,11 +83,12 @@ export function action({ params, context }: Route.ActionArgs) {
     const note = String(form.note ?? "");
     if (note.length > mostNote) return data({ error: tooLong(note), note }, { status: 400 });
     try {
-      await closeVisit(tx, visit.id, versionOf(form), note);
+      await closeVisit(tx, visit.id, versionOf(form), note, today());
     } catch (error) {
       if (error instanceof Stale) return data({ stale: true, note }, { status: 409 });
       throw error;
     }
+    await followDays(tx, params.clientId);
     // without a series the next visit is always there to be worked towards
     const visits = await listVisits(tx, params.clientId);
     if (visits.every((each) => each.status === "closed"))
@@ -134,8 +137,8 @@ export default function Sessions({ loaderData, actionData: answer }: Route.Compo
         {planned ? (
           <>
             <Typography sx={{ color: "text.secondary", mb: 1.5 }}>
-              {planned.steps.length} steps, {Math.round(sessionMinutes(planned))} min. Both sides are run one after the
-              other.
+              {counted(planned.steps.length, "step")}, {Math.round(sessionMinutes(planned))} min. Both sides are run one
+              after the other.
             </Typography>
             {obstacles.length > 0 && (
               <Alert severity="warning" sx={{ mb: 2 }}>
@@ -168,11 +171,11 @@ export default function Sessions({ loaderData, actionData: answer }: Route.Compo
                     <Typography sx={{ fontSize: 14, color: "text.secondary" }}>
                       {techniqueOf(step.technique).what}
                     </Typography>
-                    {caps[step.technique] && (
-                      <Typography sx={(t) => ({ fontSize: 14, color: t.tokens.amber })}>
-                        {`${caps[step.technique]!.charAt(0).toUpperCase()}${caps[step.technique]!.slice(1)}`}
+                    {caps[step.technique]?.map((sentence) => (
+                      <Typography key={sentence} sx={(t) => ({ fontSize: 14, color: t.tokens.amber })}>
+                        {sentence}
                       </Typography>
-                    )}
+                    ))}
                   </Box>
                   <Typography sx={{ color: "text.secondary", whiteSpace: "nowrap", fontSize: 14 }}>
                     {step.position ? positionName[step.position].toLowerCase() : ""}
@@ -257,8 +260,8 @@ function Closing({
       </Typography>
       {run ? (
         <Typography sx={{ color: "text.secondary", mb: 2 }}>
-          {run.done} of {run.of} steps done, {run.skipped} left out, {run.minutes} min so far. The note is drafted from
-          the run; correct what your hands know better.
+          {run.done} of {counted(run.of, "step")} done, {run.skipped} left out, {run.length} so far. The note is drafted
+          from the run; correct what your hands know better.
         </Typography>
       ) : (
         <Typography sx={{ color: "text.secondary", mb: 2 }}>

@@ -3,8 +3,6 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { useFetcher } from "react-router";
@@ -12,17 +10,15 @@ import { readPlace } from "~core/anatomy/places";
 import { regionName } from "~core/anatomy/regions";
 import type { IsoDay } from "~core/days";
 import { conditionOf, entryKinds, type EntryKind } from "~core/screening/conditions";
-import { consequences } from "~core/screening/consequence";
-import { readEntry, type TypedEntry } from "~core/screening/entry";
-import { guess, suggest } from "~core/screening/find-condition";
-import { usualPreferences, usualSchool } from "~core/screening/facts";
-import { isActive } from "~core/screening/outcome";
-import { answers, answerWord } from "~core/screening/questions";
+import type { TypedEntry } from "~core/screening/entry";
+import { suggest } from "~core/screening/find-condition";
 import { readRoughDate } from "~core/screening/rough-date";
-import { screen } from "~core/screening/screen";
+import { findDue } from "~core/screening/told/when";
 import { shortDay } from "~app/ui/dates";
 import type { FieldErrors } from "~app/validation";
 import { WhenReady } from "~app/ui/when-ready";
+import { ReadPart } from "./read-part";
+import { needsAnswer, partsOf } from "./told-parts";
 
 export const emptyEntry: TypedEntry = {
   what: "",
@@ -37,7 +33,10 @@ type Option = { key: string | null; name: string; note: string };
 
 const sideWord = { L: "left", R: "right", both: "both sides" } as const;
 
-/** One thing of the history: typed in three short texts, read back at once with what it means for the work. */
+/**
+ * What a client tells, typed as it is told: a word or a sentence with several things in it. What was read is shown at
+ * once, each thing with what it means for the work; nothing is kept before what a rule turns on was asked.
+ */
 export function EntryForm({
   initial = emptyEntry,
   target,
@@ -46,82 +45,100 @@ export function EntryForm({
   done,
 }: {
   initial?: TypedEntry;
-  /** The entry that is corrected; undefined for a new one. */
-  target?: { entryId: string; after: string } | undefined;
+  /** The entry that is corrected, and whether it was told today; undefined for a new one. */
+  target?: { entryId: string; after: string; today: boolean } | undefined;
   today: IsoDay;
   born: IsoDay | null;
   done?: (() => void) | undefined;
 }) {
   const fetcher = useFetcher<{ ok?: boolean; id?: string; errors?: FieldErrors; stale?: boolean }>();
   const [text, setTyped] = useState(initial);
-  // what was picked holds for the words it was picked for; else the words themselves say which condition it is
-  const [picked, setPicked] = useState({ what: initial.what, condition: initial.condition });
-  const named = picked.what === text.what && text.what !== "" ? picked.condition : (guess(text.what)?.key ?? null);
-  const typed = useMemo(() => ({ ...text, condition: named }), [text, named]);
-  const condition = named === null ? undefined : conditionOf(named);
-  const suggested = text.what.trim() ? suggest(text.what).slice(0, 8) : [];
-  const options: Option[] = suggested.map((each) => ({
-    key: each.key,
-    name: each.name,
-    note: entryKinds[each.kind].toLowerCase(),
-  }));
-  if (options.length > 0) options.push({ key: null, name: "None of these", note: "keep it as typed" });
+  // what was picked holds for the words it was picked for; else the words themselves say what they mean
+  const [picked, setPicked] = useState(target ? { what: initial.what, condition: initial.condition } : undefined);
+  const [refused, setRefused] = useState<readonly string[]>([]);
+  const [answers, setAnswers] = useState<Record<string, TypedEntry["answer"]>>(
+    target ? { [initial.condition ?? initial.what]: initial.answer } : {},
+  );
+  const [asked, setAsked] = useState(false);
   const [why, setWhy] = useState("");
-  const [ids, setIds] = useState(() => ({ entryId: crypto.randomUUID(), versionId: crypto.randomUUID() }));
+  const [ids, setIds] = useState(newIds);
   const first = useRef<HTMLInputElement>(null);
+  const form = useRef<HTMLFormElement>(null);
   const { data } = fetcher;
   useEffect(() => {
     if (!data?.ok) return;
     if (done) return done();
     setTyped(emptyEntry);
-    setPicked({ what: "", condition: null });
-    setIds({ entryId: crypto.randomUUID(), versionId: crypto.randomUUID() });
+    setPicked(undefined);
+    setRefused([]);
+    setAnswers({});
+    setAsked(false);
+    setIds(newIds());
     first.current?.focus();
   }, [data, done]);
 
+  const chosen = picked && picked.what === text.what ? picked : undefined;
+  const parts = useMemo(
+    () =>
+      partsOf(text, { today, born, refused, answers, ...(chosen ? { picked: chosen } : {}), single: Boolean(target) }),
+    [text, today, born, refused, answers, chosen, target],
+  );
+  const unasked = parts.filter((part) => needsAnswer(part) && part.typed.answer === null);
+  const options: Option[] = (text.what.trim() ? suggest(text.what).slice(0, 8) : []).map((each) => ({
+    key: each.key,
+    name: each.name,
+    note: entryKinds[each.kind].toLowerCase(),
+  }));
+  if (options.length > 0) options.push({ key: null, name: "None of these", note: "keep it as typed" });
+
   const set = (change: Partial<TypedEntry>) => setTyped((before) => ({ ...before, ...change }));
-  const when = typed.when.trim() ? readRoughDate(typed.when, today, born) : undefined;
-  const where = readPlace(typed.where) ?? (typed.where.trim() ? undefined : readPlace(typed.what));
-  const preview = useMemo(() => {
-    const read = readEntry(typed, today, born);
-    if (!read.body) return [];
-    const entry = { ...read.body, id: "new", at: "" };
-    return screen({
-      born: null,
-      history: [entry],
-      answers: [],
-      preferences: usualPreferences,
-      school: { ...usualSchool, pressureCeiling: 10 },
-    }).filter((outcome) => outcome.until === undefined || outcome.until > today);
-  }, [typed, today, born]);
-  const due = condition?.rules.some((rule) => rule.due);
+  const due = parts.some(
+    ({ typed }) => typed.condition && conditionOf(typed.condition)?.rules.some((rule) => rule.due),
+  );
+  const said = text.when.trim();
+  const when = said
+    ? ((due ? findDue(said.toLowerCase(), today) : undefined) ?? readRoughDate(said, today, born))
+    : undefined;
+  const where = readPlace(text.where) ?? undefined;
+  const asks = parts.some(
+    ({ typed }) => typed.condition && conditionOf(typed.condition)?.place === "ask" && !typed.where,
+  );
   const error = (name: string) => data?.errors?.[name];
+  const send = () => {
+    const typed = parts.map((part) => part.typed);
+    const body = target
+      ? {
+          intent: "change",
+          entryId: target.entryId,
+          versionId: ids[0]!.versionId,
+          after: target.after,
+          ...typed[0],
+          why,
+        }
+      : { intent: "tell", parts: typed.map((each, i) => ({ ...ids[i], ...each })) };
+    void fetcher.submit(body as never, { method: "post", encType: "application/json" });
+  };
 
   return (
     <Box
       component="form"
+      ref={form}
       noValidate
       aria-label={target ? "Correct the entry" : "New entry"}
       onSubmit={(event) => {
         event.preventDefault();
-        void fetcher.submit(
-          {
-            intent: target ? "change" : "tell",
-            ...ids,
-            ...(target ? { entryId: target.entryId, after: target.after } : { after: null }),
-            ...typed,
-            why,
-          },
-          { method: "post", encType: "application/json" },
-        );
+        if (unasked.length === 0) return send();
+        setAsked(true);
+        form.current?.querySelector<HTMLElement>("[data-unasked] button")?.focus();
       }}
     >
       <WhenReady>
         <Box
           sx={{
             display: "grid",
-            gridTemplateColumns: { xs: "1fr", sm: "minmax(0,1.5fr) 1fr 1fr auto" },
-            gap: 1.5,
+            gridTemplateColumns: { xs: "1fr 1fr", sm: "minmax(0,2fr) 1fr 1fr auto" },
+            columnGap: 1.5,
+            rowGap: 0.5,
             alignItems: "start",
           }}
         >
@@ -131,14 +148,15 @@ export function EntryForm({
             filterOptions={(list) => list}
             getOptionLabel={(option) => (typeof option === "string" ? option : option.name)}
             value={null}
-            inputValue={typed.what}
-            onInputChange={(_, text, reason) => {
-              if (reason === "input" || reason === "clear") set({ what: text, answer: null });
+            inputValue={text.what}
+            sx={{ gridColumn: { xs: "1 / -1", sm: "auto" } }}
+            onInputChange={(_, what, reason) => {
+              if (reason === "input" || reason === "clear") set({ what });
             }}
             onChange={(_, option) => {
               if (!option || typeof option === "string") return;
-              const what = typed.what.trim() || option.name;
-              set({ what, answer: null });
+              const what = text.what.trim() || option.name;
+              set({ what });
               setPicked({ what, condition: option.key });
             }}
             renderOption={({ key: _key, ...props }, option) => (
@@ -154,17 +172,17 @@ export function EntryForm({
                 {...params}
                 inputRef={first}
                 label="What"
-                placeholder="broken left wrist, reflux, mesh …"
+                placeholder="broke my left wrist in May, no clots …"
                 error={Boolean(error("what"))}
-                helperText={error("what") ?? (condition ? `${entryKinds[condition.kind]}: ${condition.name}` : " ")}
+                helperText={error("what") ?? " "}
               />
             )}
           />
           <TextField
             label={due ? "Due date" : "When"}
-            value={typed.when}
+            value={text.when}
             onChange={(event) => set({ when: event.target.value })}
-            placeholder={due ? "2027-03-14" : "spring 2019"}
+            placeholder={parts[0]?.typed.when || (due ? "2027-03-14" : "spring 2019")}
             error={Boolean(error("when"))}
             helperText={
               error("when") ??
@@ -172,55 +190,64 @@ export function EntryForm({
                 ? when.earliest === when.latest
                   ? shortDay(when.latest)
                   : `${shortDay(when.earliest)} – ${shortDay(when.latest)}`
-                : typed.when.trim()
+                : said
                   ? "not understood yet"
                   : " ")
             }
           />
           <TextField
             label="Where"
-            value={typed.where}
+            value={text.where}
             onChange={(event) => set({ where: event.target.value })}
-            placeholder="left wrist"
+            placeholder={parts[0]?.typed.where || "left wrist"}
             error={Boolean(error("where"))}
             helperText={
               error("where") ??
               (where
                 ? `${regionName(where.region)}${where.side ? `, ${sideWord[where.side]}` : ""}`
-                : condition?.place === "ask"
+                : asks
                   ? "without a place it counts everywhere"
                   : " ")
             }
           />
-          <Button type="submit" variant="contained" disabled={fetcher.state !== "idle" || !typed.what.trim()}>
+          <Button
+            type="submit"
+            variant="contained"
+            disabled={fetcher.state !== "idle" || !text.what.trim()}
+            sx={{ gridColumn: { xs: "1 / -1", sm: "auto" } }}
+          >
             {target ? "Save" : "Add"}
           </Button>
         </Box>
-        {condition?.question && (
-          <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, mb: 1, flexWrap: "wrap" }}>
-            <Typography>{condition.question}</Typography>
-            <ToggleButtonGroup
-              exclusive
-              size="small"
-              aria-label={condition.question}
-              value={typed.answer}
-              onChange={(_, answer: TypedEntry["answer"]) => set({ answer })}
-            >
-              {answers.map((answer) => (
-                <ToggleButton key={answer} value={answer}>
-                  {answerWord[answer]}
-                </ToggleButton>
-              ))}
-            </ToggleButtonGroup>
+        {parts.length > 0 && (
+          <Box role="status" aria-label="What was read" sx={{ mb: 1.5, display: "grid", gap: 1 }}>
+            {parts.map((part) => (
+              <ReadPart
+                key={part.key}
+                part={part}
+                today={today}
+                born={born}
+                asked={asked}
+                answer={(answer) => setAnswers((before) => ({ ...before, [part.key]: answer }))}
+                refuse={
+                  part.typed.condition && !target
+                    ? () => {
+                        setPicked(undefined);
+                        setRefused((before) => [...before, part.key]);
+                      }
+                    : undefined
+                }
+              />
+            ))}
           </Box>
         )}
-        {!condition && typed.what.trim() && (
+        {parts.some(({ typed }) => typed.condition === null && typed.kind !== "medication") && (
           <TextField
             select
             label="Kind"
-            value={typed.kind}
+            value={text.kind}
             onChange={(event) => set({ kind: event.target.value as EntryKind })}
-            helperText="The catalogue does not know it: it is kept and shown, but no rule follows from it."
+            helperText="The catalogue does not know it: it is kept in their words."
             sx={{ maxWidth: 440, mb: 1 }}
           >
             {Object.entries(entryKinds).map(([key, name]) => (
@@ -230,7 +257,7 @@ export function EntryForm({
             ))}
           </TextField>
         )}
-        {target && (
+        {target && !target.today && (
           <TextField
             label="Why it is corrected"
             value={why}
@@ -245,20 +272,6 @@ export function EntryForm({
             This entry was changed in another tab. Close this, look at it as it is now, and correct that.
           </Typography>
         )}
-        {preview.length > 0 && (
-          <Box
-            role="status"
-            sx={(t) => ({ bgcolor: t.tokens.amberWash, borderRadius: "6px", px: 1.5, py: 1, mb: 1.5, fontSize: 14.5 })}
-          >
-            {preview.map((outcome) => (
-              <Box key={outcome.key}>
-                {isActive(outcome, today) ? "" : `From ${shortDay(outcome.from!, today)}: `}
-                {outcome.reason} <strong>{consequences(outcome).join(" ")}</strong>
-                {outcome.until ? ` Until ${shortDay(outcome.until, today)}.` : ""}
-              </Box>
-            ))}
-          </Box>
-        )}
         {target && done && (
           <Button size="small" color="inherit" onClick={done}>
             Cancel
@@ -268,3 +281,7 @@ export function EntryForm({
     </Box>
   );
 }
+
+/** Ids for as many things as one sentence may name, so that a double press records each once. */
+const newIds = () =>
+  Array.from({ length: 12 }, () => ({ entryId: crypto.randomUUID(), versionId: crypto.randomUUID() }));

@@ -12,6 +12,7 @@ import { shortDay } from "~app/ui/dates";
 import type { FieldErrors } from "~app/validation";
 import type { HistoryVersion } from "~data/history";
 import { EntryForm } from "./entry-form";
+import { placeWords } from "./place-words";
 
 const actWord = {
   told: "Told",
@@ -90,7 +91,7 @@ export function EntryRow({
           {doing === "change" ? (
             <Box sx={{ mt: 1.5 }}>
               <EntryForm
-                target={{ entryId: entry.id, after: entry.versionId }}
+                target={{ entryId: entry.id, after: entry.versionId, today: entry.at.slice(0, 10) === today }}
                 initial={{
                   what: entry.words,
                   condition: entry.condition,
@@ -98,6 +99,7 @@ export function EntryRow({
                   when: entry.when?.said ?? "",
                   where: entry.region ? placeWords(entry) : "",
                   answer: entry.answer,
+                  ...(entry.stance ? { stance: entry.stance } : {}),
                 }}
                 today={today}
                 born={born}
@@ -128,10 +130,6 @@ export function EntryRow({
     </Box>
   );
 }
-
-const sideBefore = { L: "left ", R: "right ", both: "both " } as const;
-const placeWords = (entry: { region: string | null; side: "L" | "R" | "both" | null }) =>
-  `${entry.side ? sideBefore[entry.side] : ""}${entry.region === "upper-back" ? "upper back" : entry.region === "low-back" ? "low back" : entry.region}`;
 
 function useChange(entry: { id: string; versionId: string }) {
   const fetcher = useFetcher<{ ok?: boolean; errors?: FieldErrors; stale?: boolean }>();

@@ -8,6 +8,8 @@ import { object, string } from "yup";
 import type { Route } from "./+types/history";
 import { readEntry, type TypedEntry } from "~core/screening/entry";
 import { acting } from "~core/screening/outcome";
+import type { Client } from "~core/client";
+import type { Stance } from "~core/screening/told/read-told";
 import { entryTitle } from "~core/screening/screen";
 import { visitOf } from "~app/routes/client/workspace.server";
 import { dayOfVisit, judgedOf } from "~app/screening.server";
@@ -16,6 +18,7 @@ import { today } from "~app/today.server";
 import { SafetyFigure } from "~app/ui/safety-figure";
 import { validate, type FieldErrors } from "~app/validation";
 import { getClient } from "~data/clients";
+import type { Tx } from "~data/database";
 import { NotFound, Stale } from "~data/errors";
 import { currentEntries, historyVersions, recordHistory } from "~data/history";
 import { WhenReady } from "~app/ui/when-ready";
@@ -41,10 +44,11 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
   });
 }
 
+const whyAsked = "Why: say why it is changed. What was there before stays on record.";
+const mostParts = 12;
+
 const changeSchema = object({
-  intent: string<"tell" | "change" | "end" | "reopen" | "strike">()
-    .oneOf(["tell", "change", "end", "reopen", "strike"])
-    .required(),
+  intent: string<"change" | "end" | "reopen" | "strike">().oneOf(["change", "end", "reopen", "strike"]).required(),
   entryId: string().uuid().required(),
   versionId: string().uuid().required(),
   after: string().uuid().nullable().default(null),
@@ -53,8 +57,8 @@ const changeSchema = object({
     .default("")
     .max(500, "Why: at most 500 characters.")
     .when("intent", {
-      is: (intent: string) => intent === "strike" || intent === "change",
-      then: (schema) => schema.required("Why: say why it is changed. What was there before stays on record."),
+      is: "strike",
+      then: (schema) => schema.required(whyAsked),
     }),
   endedOn: string()
     .default("")
@@ -66,35 +70,27 @@ const changeSchema = object({
           .test("past", "Over since: ${value} is still to come.", (value) => !value || value <= today()),
     }),
 });
-const acts = { tell: "told", change: "changed", end: "ended", reopen: "reopened", strike: "struck" } as const;
+const acts = { change: "changed", end: "ended", reopen: "reopened", strike: "struck" } as const;
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
 export function action({ params, context }: Route.ActionArgs) {
   return inSession(context, async ({ tx, practitioner, body: { fields: sent } }) => {
     const client = await getClient(tx, params.clientId);
+    if (sent.intent === "tell") return tell(tx, client, practitioner.name, sent);
     const { value, errors } = await validate(changeSchema, sent);
     if (errors) return data({ errors }, { status: 400 });
     const known = currentEntries(await historyVersions(tx, client.id)).find((entry) => entry.id === value.entryId);
+    if (!known) throw new NotFound("history entry");
     let body;
-    if (value.intent === "tell" || value.intent === "change") {
-      const text = (name: string) => (typeof sent[name] === "string" ? sent[name] : "");
-      const read = readEntry(
-        {
-          what: text("what"),
-          condition: typeof sent.condition === "string" ? sent.condition : null,
-          kind: text("kind") as TypedEntry["kind"],
-          when: text("when"),
-          where: text("where"),
-          answer: typeof sent.answer === "string" ? (sent.answer as TypedEntry["answer"]) : null,
-        },
-        today(),
-        client.born,
-      );
+    if (value.intent === "change") {
+      // what was told today is still being told: setting it right needs no reason
+      if (value.why === "" && known.at.slice(0, 10) !== today())
+        return data({ errors: { why: whyAsked } as FieldErrors }, { status: 400 });
+      const read = readEntry(typedOf(sent), today(), client.born);
       if (read.errors) return data({ errors: read.errors as FieldErrors }, { status: 400 });
-      body = known ? { ...read.body, status: known.status, endedOn: known.endedOn } : read.body;
+      body = { ...read.body, status: known.status, endedOn: known.endedOn };
     } else {
-      if (!known) throw new NotFound("history entry");
       const { id, at, versionId, changes, ...rest } = known;
       body = {
         ...rest,
@@ -118,6 +114,48 @@ export function action({ params, context }: Route.ActionArgs) {
     }
     return { ok: true, id: value.entryId };
   });
+}
+
+const partSchema = object({ entryId: string().uuid().required(), versionId: string().uuid().required() });
+
+/** A typed entry from what was sent; fields of another kind count as empty, and are said to be. */
+function typedOf(sent: Record<string, unknown>): TypedEntry {
+  const text = (name: string) => (typeof sent[name] === "string" ? sent[name] : "");
+  return {
+    what: text("what"),
+    condition: typeof sent.condition === "string" ? sent.condition : null,
+    kind: text("kind") as TypedEntry["kind"],
+    when: text("when"),
+    where: text("where"),
+    answer: typeof sent.answer === "string" ? (sent.answer as TypedEntry["answer"]) : null,
+    ...(typeof sent.stance === "string" ? { stance: sent.stance as Stance } : {}),
+  };
+}
+
+/** Records what was told: one thing, or the several that a sentence named; all of them or none. */
+async function tell(tx: Tx, client: Client, by: string, sent: Record<string, unknown>) {
+  const parts = (Array.isArray(sent.parts) ? sent.parts : [sent]) as Record<string, unknown>[];
+  if (parts.length === 0 || parts.length > mostParts)
+    return data(
+      { errors: { what: `What: at most ${mostParts} things at a time, got ${parts.length}.` } },
+      { status: 400 },
+    );
+  const bodies = [];
+  for (const part of parts) {
+    const { value, errors } = await validate(partSchema, part);
+    if (errors) return data({ errors }, { status: 400 });
+    const read = readEntry(typedOf(part), today(), client.born);
+    if (read.errors) return data({ errors: read.errors as FieldErrors }, { status: 400 });
+    bodies.push({ ...value, body: read.body });
+  }
+  try {
+    for (const { entryId, versionId, body } of bodies)
+      await recordHistory(tx, client.id, { entryId, versionId, after: null, act: "told", body, why: "", by });
+  } catch (error) {
+    if (error instanceof Stale) return data({ stale: true }, { status: 409 });
+    throw error;
+  }
+  return { ok: true, id: bodies[0]!.entryId };
 }
 
 export default function History({ loaderData }: Route.ComponentProps) {
@@ -144,8 +182,8 @@ export default function History({ loaderData }: Route.ComponentProps) {
         <EntryForm today={today} born={born} />
         {entries.length === 0 ? (
           <Typography sx={{ color: "text.secondary", maxWidth: 620, mt: 1 }}>
-            Type it as it is told, in any order: “broken left wrist”, Enter, “11 weeks ago”, Enter. What it means for
-            the work shows while you type.
+            Type it as it is told, a sentence or a word: “broke my left wrist 11 weeks ago, no clots, I take warfarin”.
+            What was read in it, and what it means for the work, shows while you type.
           </Typography>
         ) : (
           <TimeLine entries={ordered} labels={labels} today={today} chosen={chosen} choose={setChosen} />

@@ -23,6 +23,7 @@ import { addOwnMeasure, ownMeasuresOf, retireOwnMeasure, saveOwnScore, saveOwnWo
 import { Trend } from "./trend";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { WhenReady } from "~app/ui/when-ready";
+import { counted } from "~core/words";
 
 export const handle = { slim: true };
 
@@ -202,7 +203,9 @@ function Measure({
                   : t.tokens.inkSoft,
           })}
         >
-          {change ? verdictText(change, measure.kind) : `${kindName[measure.kind]}, asked at ${trend.length} visits`}
+          {change
+            ? verdictText(change, measure.kind)
+            : `${kindName[measure.kind]}, asked at ${counted(trend.length, "visit")}`}
         </Typography>
       </Box>
       <Box role="group" aria-label={`${measure.name}, 0 to 10`} sx={{ display: "flex", gap: "3px" }}>

@@ -1,0 +1,126 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Chip from "@mui/material/Chip";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import Typography from "@mui/material/Typography";
+import { useMemo } from "react";
+import { regionName } from "~core/anatomy/regions";
+import type { IsoDay } from "~core/days";
+import { conditionOf, entryKinds } from "~core/screening/conditions";
+import { consequences } from "~core/screening/consequence";
+import { readEntry, type TypedEntry } from "~core/screening/entry";
+import { usualPreferences, usualSchool } from "~core/screening/facts";
+import { isActive } from "~core/screening/outcome";
+import { answers, answerWord } from "~core/screening/questions";
+import { screen, unknownQuestion } from "~core/screening/screen";
+import { shortDay } from "~app/ui/dates";
+import { needsAnswer, type Part } from "./told-parts";
+
+const stanceWord = {
+  has: "",
+  suspected: "suspected",
+  denied: "not theirs: kept, no rule",
+  other: "somebody else’s: kept, no rule",
+} as const;
+const sideWord = { L: ", left", R: ", right", both: ", both sides" } as const;
+
+/** One thing that was read: what it was taken for, what is asked about it, and what it means for the work. */
+export function ReadPart({
+  part,
+  today,
+  born,
+  asked,
+  answer,
+  refuse,
+}: {
+  part: Part;
+  today: IsoDay;
+  born: IsoDay | null;
+  /** Saving was tried: what is not answered is pointed at. */
+  asked: boolean;
+  answer: (answer: TypedEntry["answer"]) => void;
+  refuse: (() => void) | undefined;
+}) {
+  const { typed } = part;
+  const condition = typed.condition ? conditionOf(typed.condition) : undefined;
+  const read = useMemo(() => readEntry(typed, today, born).body, [typed, today, born]);
+  const outcomes = useMemo(() => {
+    if (!read) return [];
+    return screen({
+      born: null,
+      history: [{ ...read, id: "new", at: "" }],
+      answers: [],
+      preferences: usualPreferences,
+      school: { ...usualSchool, pressureCeiling: 10 },
+    }).filter((outcome) => outcome.until === undefined || outcome.until > today);
+  }, [read, today]);
+  const question = needsAnswer(part) ? (condition?.question ?? unknownQuestion) : undefined;
+  const open = question !== undefined && typed.answer === null;
+  const facts = [
+    read?.region ? `${regionName(read.region).toLowerCase()}${read.side ? sideWord[read.side] : ""}` : "",
+    read?.when
+      ? read.when.earliest === read.when.latest
+        ? shortDay(read.when.latest, today)
+        : `${shortDay(read.when.earliest, today)} – ${shortDay(read.when.latest, today)}`
+      : "",
+    stanceWord[typed.stance ?? "has"],
+  ].filter(Boolean);
+  return (
+    <Box
+      data-unasked={open ? "" : undefined}
+      sx={(t) => ({
+        bgcolor: outcomes.length > 0 || open ? t.tokens.amberWash : "background.paper",
+        border: `1px solid ${asked && open ? t.tokens.clay : t.tokens.line}`,
+        borderRadius: "6px",
+        px: 1.5,
+        py: 0.75,
+        fontSize: 14.5,
+      })}
+    >
+      <Box sx={{ display: "flex", flexWrap: "wrap", alignItems: "center", columnGap: 1.25, rowGap: 0.5 }}>
+        <Chip
+          label={condition ? `${entryKinds[condition.kind]}: ${condition.name}` : `In their words: “${typed.what}”`}
+          sx={{ borderRadius: "6px", fontWeight: 600, maxWidth: "100%", bgcolor: "background.paper" }}
+        />
+        {facts.length > 0 && <span>{facts.join(" · ")}</span>}
+        <Box sx={{ flex: 1 }} />
+        {refuse && (
+          <Button size="small" color="inherit" sx={{ color: "text.secondary", minHeight: 28, py: 0 }} onClick={refuse}>
+            Not that
+          </Button>
+        )}
+      </Box>
+      {question && (
+        <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, mt: 0.75, flexWrap: "wrap" }}>
+          <Typography>{question}</Typography>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            aria-label={question}
+            value={typed.answer}
+            onChange={(_, next: TypedEntry["answer"]) => answer(next)}
+          >
+            {answers.map((each) => (
+              <ToggleButton key={each} value={each}>
+                {answerWord[each]}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+          {asked && open && (
+            <Typography role="alert" sx={(t) => ({ color: t.tokens.clay, fontSize: 14 })}>
+              Answer this first; “Don’t know” is an answer, too.
+            </Typography>
+          )}
+        </Box>
+      )}
+      {outcomes.map((outcome) => (
+        <Box key={outcome.key} sx={{ mt: 0.5 }}>
+          {isActive(outcome, today) ? "" : `From ${shortDay(outcome.from!, today)}: `}
+          {outcome.reason} <strong>{consequences(outcome).join(" ")}</strong>
+          {outcome.until ? ` Until ${shortDay(outcome.until, today)}.` : ""}
+        </Box>
+      ))}
+    </Box>
+  );
+}
