@@ -1,8 +1,9 @@
 import type { Change } from "./compare";
+import { changeNames } from "./words";
 
 const numbers = ["No", "One", "Two", "Three", "Four", "Five", "Six", "Seven", "Eight", "Nine", "Ten"];
 const names = (changes: readonly Change[]) => {
-  const list = [...new Set(changes.map((change) => change.first.metric.name.toLowerCase()))];
+  const list = changeNames(changes).map((name) => name.charAt(0).toLowerCase() + name.slice(1));
   return list.length > 1 ? `${list.slice(0, -1).join(", ")} and ${list.at(-1)}` : (list[0] ?? "");
 };
 

@@ -109,9 +109,9 @@ export function entryTitle(entry: HistoryEntry): string {
   const condition = entry.condition ? conditionOf(entry.condition) : undefined;
   const name = condition?.name ?? entry.words;
   const whose = entry.stance === "denied" ? "No: " : entry.stance === "other" ? "Not theirs: " : "";
-  if (!condition?.place || !entry.region) return `${whose}${name}`;
+  if (whose || !condition?.place || !entry.region) return `${whose}${name}`;
   const side = entry.side ? `, ${sideWord[entry.side]}` : "";
-  return `${whose}${name}: ${regionName(entry.region).toLowerCase()}${side}`;
+  return `${name}: ${regionName(entry.region).toLowerCase()}${side}`;
 }
 
 function lifted(rule: Rule, condition: Condition, entry: HistoryEntry): boolean {

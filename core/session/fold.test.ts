@@ -1,4 +1,3 @@
-import fc from "fast-check";
 import { turnsIn } from "../series/order";
 import { turnMinutes } from "../series/rulebook";
 import { wasWorked } from "./worked";

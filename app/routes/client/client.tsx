@@ -121,7 +121,19 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
             {[age, client.occupation].filter(Boolean).join(", ")}
             {slim && ` · visit ${visit.ordinal}, ${shortDay(visit.onDate, today)}`}
           </Typography>
-          <Box sx={{ flex: 1, minWidth: 160, display: "flex", flexWrap: "wrap", gap: 1 }}>
+          <Box
+            sx={{
+              // below the name where there is no room beside it, and then in one line that can be pushed along
+              order: { xs: 1, lg: 0 },
+              flex: { xs: "1 0 100%", lg: 1 },
+              minWidth: 0,
+              display: "flex",
+              flexWrap: { xs: "nowrap", lg: "wrap" },
+              overflowX: { xs: "auto", lg: "visible" },
+              "& > *": { flexShrink: 0 },
+              gap: 1,
+            }}
+          >
             <Tooltip title="The highest pressure the client wants, as they report it from 0 to 10. No step is planned above it.">
               <Chip
                 label={`Pressure up to ${client.pressureCeiling}`}
@@ -143,7 +155,11 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
           </Button>
         </Box>
         {!slim && <PathStrip visits={strip} shown={visit.ordinal} />}
-        <Box component="nav" aria-label="Stages" sx={{ display: "flex", gap: 3.5, mt: 0.5, overflowX: "auto" }}>
+        <Box
+          component="nav"
+          aria-label="Stages"
+          sx={{ display: "flex", gap: { xs: 1.5, sm: 3.5 }, mt: 0.5, overflowX: "auto" }}
+        >
           {stages.map(({ name, path, under }) => {
             const active = under ? stage.startsWith(under) : stage === path;
             return (
@@ -154,7 +170,8 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
                 aria-current={active ? "page" : undefined}
                 sx={(t) => ({
                   py: 1,
-                  fontSize: 15.5,
+                  fontSize: { xs: 13.5, sm: 15.5 },
+                  whiteSpace: "nowrap",
                   textDecoration: "none",
                   color: active ? t.tokens.ink : t.tokens.inkSoft,
                   fontWeight: active ? 750 : 450,
@@ -174,7 +191,8 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
           aria-label={stages.find((each) => each.under === part)!.name}
           sx={(t) => ({
             display: "flex",
-            gap: 3.5,
+            gap: { xs: 2, sm: 3.5 },
+            overflowX: "auto",
             px: { xs: 2, sm: 3 },
             borderTop: `1px solid ${t.tokens.line}`,
           })}
@@ -187,7 +205,8 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
               end
               sx={(t) => ({
                 py: 1,
-                fontSize: 14.5,
+                fontSize: { xs: 13.5, sm: 14.5 },
+                whiteSpace: "nowrap",
                 textDecoration: "none",
                 color: stage === path ? t.tokens.ink : t.tokens.inkSoft,
                 fontWeight: stage === path ? 750 : 450,

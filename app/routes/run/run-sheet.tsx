@@ -116,7 +116,13 @@ export function RunSheet({
   const left =
     state.phase === "not started" ? steps.reduce((sum, each) => sum + each.planned, 0) : plannedLeft(state, clock);
 
-  const big = { minHeight: 72, fontSize: 24, borderRadius: "8px", flex: 1 } as const;
+  const big = {
+    minHeight: { xs: 56, sm: 72 },
+    fontSize: { xs: 20, sm: 24 },
+    px: { xs: 1, sm: 2 },
+    borderRadius: "8px",
+    flex: 1,
+  } as const;
   return (
     <Box
       component="main"
@@ -171,8 +177,8 @@ export function RunSheet({
         sx={{
           flex: 1,
           display: "grid",
-          gridTemplateColumns: { xs: "1fr", md: "minmax(0,1.35fr) 300px minmax(280px,1fr)" },
-          gap: 5,
+          gridTemplateColumns: { xs: "1fr", sm: "1fr 1fr", md: "minmax(0,1.35fr) 300px minmax(280px,1fr)" },
+          gap: { xs: 2, sm: 3, md: 5 },
           alignItems: "center",
           py: 3,
         }}
@@ -216,8 +222,8 @@ export function RunSheet({
           </Box>
         ) : (
           <>
-            <Box aria-live="polite">
-              <Typography sx={{ fontSize: 24, color: "text.secondary" }}>
+            <Box aria-live="polite" sx={{ gridColumn: { sm: "1 / -1", md: "auto" } }}>
+              <Typography sx={{ fontSize: { xs: 20, sm: 24 }, color: "text.secondary" }}>
                 {[
                   sideWord[current.side],
                   current.passes > 1 ? `${ordinals[state.pass]} of ${counts[current.passes]} passes` : "",
@@ -231,14 +237,14 @@ export function RunSheet({
                 sx={{
                   fontFamily: "h1.fontFamily",
                   fontWeight: 700,
-                  fontSize: { xs: 40, md: 54 },
+                  fontSize: { xs: 32, md: 54 },
                   lineHeight: 1.08,
                   my: 1,
                 }}
               >
                 {technique.name}
               </Typography>
-              <Typography sx={{ fontSize: 26, lineHeight: 1.35 }}>{technique.what}</Typography>
+              <Typography sx={{ fontSize: { xs: 20, sm: 26 }, lineHeight: 1.35 }}>{technique.what}</Typography>
               <Typography sx={{ fontSize: 22, mt: 1.5, color: "text.secondary" }}>
                 {cue?.capBy ? "" : `Up to ${cap} of 10. `}Stop when {technique.stopWhen}.
                 {cue?.hold ? ` ${cue.hold}.` : ""}
@@ -285,14 +291,26 @@ export function RunSheet({
       </Box>
 
       {state.phase !== "finished" && (
-        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.75 }}>
+        <Box
+          sx={{
+            display: "flex",
+            flexWrap: "wrap",
+            gap: { xs: 1, md: 1.75 },
+            // the hand finds them at the same place whatever the step says
+            position: "sticky",
+            bottom: 0,
+            zIndex: 2,
+            bgcolor: "background.default",
+            py: 1,
+          }}
+        >
           <Button
             // another button once the clock runs: a space meant for "start" does not press what comes after it
             key={state.phase === "not started" ? "start" : "next"}
             variant="contained"
             onClick={next}
             disabled={blocked}
-            sx={{ ...big, flex: 1.7, minWidth: 240 }}
+            sx={{ ...big, flex: { xs: "1 0 100%", sm: 1.7 }, minWidth: 0 }}
             aria-keyshortcuts="ArrowRight"
           >
             {state.phase === "not started"

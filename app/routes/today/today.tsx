@@ -6,6 +6,7 @@ import { addDays, format, parseISO } from "date-fns";
 import { Link } from "react-router";
 import type { Route } from "./+types/today";
 import { compareMoments, oneChangeEach } from "~core/change/compare";
+import { changeNames, directionWords } from "~core/change/words";
 import { keptBetween } from "~core/change/carry-over";
 import { formatSigned, unitSign } from "~core/measure/format";
 import { sessionMinutes } from "~core/series/plan";
@@ -64,8 +65,8 @@ export function loader({ context }: Route.LoaderArgs) {
         thumbs: planned ? strain(planned, "thumb") : 0,
         fingers: planned ? strain(planned, "fingers") : 0,
         changes: real.map(
-          (change) =>
-            `${change.first.metric.name} ${formatSigned(change.first, change.difference)}${unitSign(change.first)}${change.direction ? ` ${change.direction}` : ""}`,
+          (change, i) =>
+            `${changeNames(real)[i]} ${formatSigned(change.first, change.difference)}${unitSign(change.first)}, ${directionWords(change.direction)}`,
         ),
         kept: keptBetween(moments, moments.at(-1)?.ordinal ? moments.at(-1)!.ordinal - 1 : 0) ?? null,
       });
@@ -111,8 +112,8 @@ export default function Today({ loaderData: { day, briefs, unfinished, name } }:
             Unfinished
           </Typography>
           {unfinished.map((visit) => (
-            <Box key={visit.id} sx={{ display: "flex", gap: 2, alignItems: "center" }}>
-              <Typography sx={{ flex: 1 }}>
+            <Box key={visit.id} sx={{ display: "flex", flexWrap: "wrap", columnGap: 2, alignItems: "center" }}>
+              <Typography sx={{ flex: 1, minWidth: 240 }}>
                 {visit.clientName}, visit {visit.ordinal}: the session was started and the visit is not closed.
               </Typography>
               <Button component={Link} to={`/run/${visit.id}`} size="small" variant="outlined">
@@ -157,7 +158,7 @@ export default function Today({ loaderData: { day, briefs, unfinished, name } }:
                 py: 2,
                 display: "grid",
                 gridTemplateColumns: { xs: "1fr", md: "280px minmax(0,1fr) 200px" },
-                gap: 3,
+                gap: { xs: 1, md: 3 },
               })}
             >
               <Box>
@@ -180,7 +181,7 @@ export default function Today({ loaderData: { day, briefs, unfinished, name } }:
                 <Typography sx={{ fontSize: 16 }}>{brief.for}</Typography>
                 <Typography sx={{ color: "text.secondary", fontSize: 14.5, mt: 0.5 }}>
                   {brief.changes.length > 0
-                    ? `Really changed so far: ${brief.changes.join(", ")}.`
+                    ? `Really changed so far: ${brief.changes.join("; ")}.`
                     : "No real change is on record yet."}
                   {brief.kept !== null && ` ${Math.round(brief.kept * 100)}% of the last session was kept.`}
                 </Typography>

@@ -1,3 +1,4 @@
+import { directionWords } from "~core/change/words";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
@@ -102,11 +103,12 @@ export default function Change({
   const graded = restrictions.filter((restriction) => restriction.grades.length > 1);
 
   return (
-    <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", lg: "430px minmax(0, 1fr)" } }}>
+    <Box sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0, 1fr)", lg: "430px minmax(0, 1fr)" } }}>
       <Box
         sx={(t) => ({
           bgcolor: "background.paper",
           borderRight: { lg: `1px solid ${t.tokens.line}` },
+          minWidth: 0,
           p: 2.5,
         })}
       >
@@ -114,6 +116,10 @@ export default function Change({
           {pick("from", "From", first.key)}
           {pick("to", "To", second.key)}
         </Box>
+        {/* what it amounts to comes first where the figures leave it no room beside them */}
+        <Typography variant="h2" sx={{ display: { lg: "none" }, mb: 1.5 }}>
+          {title}
+        </Typography>
         <Overlay first={first} second={second} />
         <Typography sx={{ fontSize: 13.5, color: "text.secondary", mt: 1 }}>
           Dashed: {momentName(first)}. Solid: {momentName(second)}. Same scale, standing on the same ankles, true to the
@@ -121,7 +127,9 @@ export default function Change({
         </Typography>
       </Box>
       <Box sx={{ p: { xs: 2, sm: 3 }, minWidth: 0 }}>
-        <Typography variant="h2">{title}</Typography>
+        <Typography variant="h2" sx={{ display: { xs: "none", lg: "block" } }}>
+          {title}
+        </Typography>
         <Typography sx={{ color: "text.secondary", mb: 1.5 }}>
           Pale band: smaller than this cannot be told from the error of measuring. {basisWords(changes)}
         </Typography>
@@ -235,7 +243,7 @@ function Row({ change }: { change: MetricChange }) {
       </Box>
       <Box sx={{ color: colour, fontSize: 14.5 }}>
         {change.verdict === "real"
-          ? `real${change.direction ? `, ${change.direction}` : ", in the usual range"}`
+          ? `real, ${directionWords(change.direction)}`
           : `unclear, under ±${formatValue(change.first, change.smallestReal)}${unitSign(change.first)}`}
       </Box>
     </Box>

@@ -112,12 +112,19 @@ export default function Listen({ loaderData }: Route.ComponentProps) {
   const percent = (value: number) => `${Math.round(value * 100)}%`;
 
   return (
-    <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", md: "440px minmax(0, 1fr)" } }}>
+    <Box
+      sx={{
+        display: "grid",
+        gridTemplateColumns: { xs: "1fr", sm: "260px minmax(0, 1fr)", md: "440px minmax(0, 1fr)" },
+      }}
+    >
       <Box
         sx={(t) => ({
           bgcolor: "background.paper",
-          borderRight: { md: `1px solid ${t.tokens.line}` },
-          p: 2,
+          borderRight: { sm: `1px solid ${t.tokens.line}` },
+          // the hands come first where there is no room beside them
+          order: { xs: 1, sm: 0 },
+          p: { xs: 2, sm: 1, md: 2 },
           minHeight: { md: "calc(100dvh - 132px)" },
         })}
       >

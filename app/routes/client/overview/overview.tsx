@@ -21,6 +21,7 @@ import { getClient } from "~data/clients";
 import { restrictionsOf } from "~data/findings";
 import { seriesOf } from "~data/series";
 import { eventsOf } from "~data/session-events";
+import { changeNames, directionWords } from "~core/change/words";
 import { counted } from "~core/words";
 
 export function loader({ request, params, context }: Route.LoaderArgs) {
@@ -57,11 +58,12 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
         first && last && first !== last
           ? `${first.moment} visit ${first.ordinal} to ${last.moment} visit ${last.ordinal}`
           : "",
-      real: real.slice(0, 5).map((change) => ({
+      real: real.slice(0, 5).map((change, i, shown) => ({
         id: change.id,
-        name: change.first.metric.name,
+        name: changeNames(shown)[i]!,
         text: `${formatSigned(change.first, change.difference)}${unitSign(change.first)}`,
-        direction: change.direction ?? "within the usual range",
+        direction: change.direction,
+        way: directionWords(change.direction),
       })),
       kept: keptBetween(moments, visit.ordinal - 1) ?? null,
       restrictions: restrictions
@@ -159,7 +161,7 @@ export default function Overview({ loaderData: d }: Route.ComponentProps) {
                 key={change.id}
                 sx={(t) => ({
                   display: "grid",
-                  gridTemplateColumns: "1fr 90px 150px",
+                  gridTemplateColumns: "1fr 84px 148px",
                   borderTop: `1px solid ${t.tokens.line}`,
                   py: 0.75,
                 })}
@@ -179,7 +181,7 @@ export default function Overview({ loaderData: d }: Route.ComponentProps) {
                           : t.tokens.inkSoft,
                   })}
                 >
-                  {change.direction}
+                  {change.way}
                 </Box>
               </Box>
             ))}

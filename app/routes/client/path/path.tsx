@@ -4,7 +4,7 @@ import Button from "@mui/material/Button";
 import MuiLink from "@mui/material/Link";
 import Typography from "@mui/material/Typography";
 import { randomUUID } from "node:crypto";
-import { useCallback, useState } from "react";
+import { useCallback, useRef, useState } from "react";
 import { data, Link, useFetcher } from "react-router";
 import type { Route } from "./+types/path";
 import { tableMinutesOf, type Lock, type Plan, type PlanInput, type PlannedSession } from "~core/series/plan";
@@ -138,6 +138,7 @@ export function action({ params, context }: Route.ActionArgs) {
 export default function Path({ loaderData, params: { clientId } }: Route.ComponentProps) {
   const { input, settings, template, seriesId, version, current, broken, refer, worked } = loaderData;
   const [editing, setEditing] = useState(false);
+  const panel = useRef<HTMLElement>(null);
   const [session, setSession] = useState(Math.min(current, templateOf(template).sessions.length - 1));
   const [step, setStep] = useState<string | undefined>();
   const saver = useFetcher<{ ok?: boolean; errors?: FieldErrors; breaches?: string[]; stale?: boolean }>();
@@ -174,7 +175,13 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
   const answer = saver.data;
   const brokenSessions = [...new Set(broken.map((each) => each.session))];
   return (
-    <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", lg: "minmax(0, 1fr) 352px" } }}>
+    <Box
+      sx={{
+        display: "grid",
+        gridTemplateColumns: { xs: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 352px" },
+        gridTemplateRows: { lg: "auto 1fr" },
+      }}
+    >
       <Box sx={{ p: { xs: 2, sm: 3 }, pt: 2, minWidth: 0 }}>
         <Box sx={{ display: "flex", flexWrap: "wrap", alignItems: "center", gap: 1.5, mb: 1.5 }}>
           <Typography sx={{ flex: 1, color: "text.secondary", minWidth: 260 }}>
@@ -248,6 +255,8 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
             choose={(next, first) => {
               setSession(next);
               setStep(first);
+              // where it lies below, a choice is not to seem to do nothing
+              panel.current?.scrollIntoView({ block: "nearest", behavior: "smooth" });
             }}
           />
         ) : (
@@ -259,12 +268,15 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
             </Empty>
           )
         )}
-        <TargetList input={input} sessions={plan?.sessions} />
       </Box>
       <Box
         component="aside"
+        ref={panel}
         aria-label="Chosen session"
         sx={(t) => ({
+          gridRow: { lg: "1 / 3" },
+          gridColumn: { lg: "2" },
+          borderTop: { xs: `1px solid ${t.tokens.line}`, lg: "none" },
           bgcolor: "background.paper",
           borderLeft: { lg: `1px solid ${t.tokens.line}` },
           p: 2.5,
@@ -289,6 +301,9 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
             The chosen session’s steps and their reasons appear here.
           </Typography>
         )}
+      </Box>
+      <Box sx={{ px: { xs: 2, sm: 3 }, pb: 3, minWidth: 0 }}>
+        <TargetList input={input} sessions={plan?.sessions} />
       </Box>
       {editing && (
         <SettingsDialog

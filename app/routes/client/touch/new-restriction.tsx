@@ -4,7 +4,7 @@ import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { useFetcher } from "react-router";
 import { layers, type LayerKey } from "~core/anatomy/layers";
 import { regionName, type RegionKey } from "~core/anatomy/regions";
@@ -63,9 +63,14 @@ export function NewRestriction({
   );
   const ways = [["", "not told"], ...directions.map((each) => [each, `towards ${each}`])] as [string, string][];
 
+  // where the figure fills the screen, what was chosen on it comes into view
+  const form = useRef<HTMLFormElement>(null);
+  useEffect(() => form.current?.scrollIntoView({ block: "nearest", behavior: "smooth" }), []);
+
   return (
     <Box
       component="form"
+      ref={form}
       aria-label="New restriction"
       onSubmit={(event) => {
         event.preventDefault();

@@ -63,11 +63,20 @@ export default function Touch({ loaderData: { visit, restrictions } }: Route.Com
   const [place, setPlace] = useState<{ region: RegionKey; side: "L" | "R" } | undefined>();
   const shown = restrictions.filter((restriction) => peeled === "all" || restriction.layer === peeled);
   return (
-    <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", md: "minmax(420px, 548px) minmax(0, 1fr)" } }}>
+    <Box
+      sx={{
+        display: "grid",
+        gridTemplateColumns: {
+          xs: "1fr",
+          sm: "minmax(300px, 45%) minmax(0, 1fr)",
+          md: "minmax(420px, 548px) minmax(0, 1fr)",
+        },
+      }}
+    >
       <Box
         sx={(t) => ({
           bgcolor: "background.paper",
-          borderRight: { md: `1px solid ${t.tokens.line}` },
+          borderRight: { sm: `1px solid ${t.tokens.line}` },
           p: 2,
           minHeight: { md: "calc(100dvh - 132px)" },
         })}
@@ -99,7 +108,9 @@ export default function Touch({ loaderData: { visit, restrictions } }: Route.Com
             </ToggleButton>
           ))}
         </ToggleButtonGroup>
-        <BodyMap restrictions={shown} chosen={place} choose={setPlace} />
+        <Box sx={{ "& svg": { maxHeight: { xs: "44dvh", sm: "none" }, width: "100%" } }}>
+          <BodyMap restrictions={shown} chosen={place} choose={setPlace} />
+        </Box>
         <Typography sx={{ fontSize: 13.5, color: "text.secondary", mt: 1 }}>
           Choose a place to add what you feel. A mark’s size is its grade, its colour the layer; R and L are the
           client’s own sides.

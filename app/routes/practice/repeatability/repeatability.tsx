@@ -122,8 +122,8 @@ export default function Repeatability({ loaderData: { studies, counts, metrics, 
         </Button>
       }
     >
-      <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", lg: "minmax(0, 1fr) 330px" }, gap: 5 }}>
-        <Box>
+      <Box sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 330px" }, gap: 5 }}>
+        <Box sx={{ minWidth: 0, overflowX: "auto" }}>
           {metrics.length > 0 ? (
             <Results metrics={metrics} placing={placing} />
           ) : (

@@ -136,7 +136,7 @@ export function EntryForm({
         <Box
           sx={{
             display: "grid",
-            gridTemplateColumns: { xs: "1fr 1fr", sm: "minmax(0,2fr) 1fr 1fr auto" },
+            gridTemplateColumns: { xs: "1fr 1fr", sm: "1fr 1fr auto" },
             columnGap: 1.5,
             rowGap: 0.5,
             alignItems: "start",
@@ -149,7 +149,7 @@ export function EntryForm({
             getOptionLabel={(option) => (typeof option === "string" ? option : option.name)}
             value={null}
             inputValue={text.what}
-            sx={{ gridColumn: { xs: "1 / -1", sm: "auto" } }}
+            sx={{ gridColumn: "1 / -1" }}
             onInputChange={(_, what, reason) => {
               if (reason === "input" || reason === "clear") set({ what });
             }}

@@ -52,7 +52,10 @@ export function EntryRow({
           all: "unset",
           cursor: "pointer",
           display: "grid",
-          gridTemplateColumns: "28px minmax(0,1fr) 170px 110px",
+          gridTemplateColumns: { xs: "28px minmax(0,1fr) auto", sm: "28px minmax(0,1fr) 170px 110px" },
+          // on a phone the words have a line of their own, and the time stands below them
+          "& > :nth-of-type(2)": { gridColumn: { xs: "2 / -1", sm: "auto" } },
+          "& > :nth-of-type(3)": { gridColumn: { xs: "2", sm: "auto" } },
           columnGap: 1,
           width: "100%",
           boxSizing: "border-box",

@@ -232,7 +232,7 @@ export default function History({ loaderData }: Route.ComponentProps) {
           chosen={chosen}
           choose={setChosen}
           marks={ordered.flatMap((entry, i) =>
-            entry.region
+            entry.region && entry.stance !== "denied" && entry.stance !== "other"
               ? [{ id: entry.id, text: String(i + 1), region: entry.region, side: entry.side, title: title(entry) }]
               : [],
           )}

@@ -114,7 +114,7 @@ export function ReadPart({
           )}
         </Box>
       )}
-      {outcomes.map((outcome) => (
+      {(open && !condition ? [] : outcomes).map((outcome) => (
         <Box key={outcome.key} sx={{ mt: 0.5 }}>
           {isActive(outcome, today) ? "" : `From ${shortDay(outcome.from!, today)}: `}
           {outcome.reason} <strong>{consequences(outcome).join(" ")}</strong>

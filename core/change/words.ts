@@ -1,0 +1,25 @@
+import { views, viewName } from "../measure/view";
+import type { Change } from "./compare";
+
+/** Where a change goes, said so that nobody has to ask “towards what?”. */
+export const directionWords = (direction: Change["direction"]): string =>
+  direction === "towards"
+    ? "towards the usual"
+    : direction === "away"
+      ? "away from the usual"
+      : "within the usual range";
+
+/**
+ * A name for each change: its metric's and side's, and the view it was taken in wherever another of the list has the same.
+ * In their order.
+ */
+export function changeNames(changes: readonly Pick<Change, "id" | "first">[]): string[] {
+  const plain = changes.map(({ first }) =>
+    first.side ? `${first.metric.name}, ${first.side === "L" ? "left" : "right"}` : first.metric.name,
+  );
+  return plain.map((name, i) => {
+    if (plain.filter((other) => other === name).length === 1) return name;
+    const view = views.find((each) => changes[i]!.id.split(".").includes(each));
+    return view ? `${name} (${viewName[view].toLowerCase()})` : name;
+  });
+}
