@@ -16,6 +16,21 @@ export default tseslint.config(
     },
   },
   {
+    files: ["app/**/*.server.ts", "app/**/*.server.tsx", "app/routes/**/*.ts", "app/routes/**/*.tsx"],
+    ignores: ["**/*.test.ts", "app/practice-cache.server.ts"],
+    rules: {
+      // what a process keeps between requests is kept by practice: PracticeCache
+      "no-restricted-syntax": [
+        "error",
+        {
+          selector:
+            ":matches(Program, Program > ExportNamedDeclaration) > VariableDeclaration > VariableDeclarator > NewExpression[callee.name=/^(Map|WeakMap)$/][arguments.length=0]",
+          message: "A cache of the server is a PracticeCache: its keys carry the practice.",
+        },
+      ],
+    },
+  },
+  {
     files: ["core/**/*.ts"],
     ignores: ["**/*.test.ts"],
     rules: {

@@ -3,7 +3,13 @@ import { CacheProvider } from "@emotion/react";
 import createEmotionServer from "@emotion/server/create-instance";
 import { createReadableStreamFromReadable } from "@react-router/node";
 import { renderToPipeableStream } from "react-dom/server";
-import { ServerRouter, type EntryContext, type HandleErrorFunction, type RouterContextProvider } from "react-router";
+import {
+  isRouteErrorResponse,
+  ServerRouter,
+  type EntryContext,
+  type HandleErrorFunction,
+  type RouterContextProvider,
+} from "react-router";
 import { log, withoutWords } from "./log.server";
 import { nonceContext } from "./nonce";
 import { notesOf } from "./request.server";
@@ -60,7 +66,8 @@ export default function handleRequest(
 }
 
 export const handleError: HandleErrorFunction = (error, { request, context }) => {
-  if (request.signal.aborted) return;
+  // who went away, and what was answered with a status of its own, is no fault of ours
+  if (request.signal.aborted || (isRouteErrorResponse(error) && error.status < 500)) return;
   const { id, user } = notesOf(context as RouterContextProvider);
   log.error({ id, user, ...withoutWords(error) }, "request failed");
 };

@@ -83,11 +83,13 @@ export async function signIn(
   base: string,
   email = "odile@kiln.example",
   password = "slow warm hands",
+  /** Of a device that signed in before. */
+  known = "",
 ): Promise<string> {
   const answer = await fetch(`${base}/sign-in`, {
     method: "POST",
     redirect: "manual",
-    headers: { ...same, "Content-Type": "application/x-www-form-urlencoded" },
+    headers: { ...same, Cookie: known, "Content-Type": "application/x-www-form-urlencoded" },
     body: new URLSearchParams({ email, password }),
   });
   const cookies = answer.headers.getSetCookie().map((each) => each.split(";")[0]);

@@ -123,7 +123,7 @@ test("every form answers a bad value with the field, the rule and the value, and
     ["/intake/screening", answer({ answer: "perhaps" }), /“perhaps” is not yes, no or don’t know/],
     ["/intake/consent", { ...consent, signedBy: "  " }, /Name: type the name of who agrees/],
     ["/intake/consent", { ...consent, subject: "everything" }, /“everything” is not one we ask for/],
-    ["/intake/consent", { ...consent, signature: Array(61).fill([[1, 2]]) }, /too many strokes/],
+    ["/intake/consent", { ...consent, signature: Array(61).fill([[1, 2]]) }, /it is too long. Clear it and sign again/],
     [
       "/intake/wishes",
       { ...wishes, positionsOut: ["prone", "supine", "side", "seated"] },

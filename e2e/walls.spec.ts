@@ -105,7 +105,7 @@ test("signing in answers plainly, remembers where one was going, and ends for go
   const [cookie] = await page.context().cookies();
   expect(cookie).toMatchObject({ httpOnly: true, sameSite: "Lax" });
   await page.getByRole("button", { name: "Odile" }).click();
-  await page.getByRole("menuitem", { name: "Sign out" }).click();
+  await page.getByRole("menuitem", { name: "Sign out", exact: true }).click();
   await expect(page).toHaveURL(/sign-in/);
   await page.context().addCookies([cookie!]);
   await page.goto("/clients");

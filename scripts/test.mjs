@@ -85,6 +85,8 @@ main(async () => {
       await build();
       await step("browser", async () => {
         if (!program("/usr/bin/chromium")) await debianPackage("chromium", "Chromium");
+        if (!program("/usr/sbin/haproxy", "/usr/bin/haproxy")) await debianPackage("haproxy", "haproxy");
+        if (!program("/usr/bin/openssl")) await debianPackage("openssl", "openssl");
       });
       const port = await freePort();
       const env = {

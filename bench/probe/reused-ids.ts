@@ -119,7 +119,7 @@ export type Leaks = { requests: number; leaks: string[]; changed: string[]; read
  * would be found. `leaks`: answers that held anything of the first one's. `changed`: tables of the first one that are not
  * as before. `readings`: pages of the first one that show something else than before.
  */
-export async function reusedIds(base: string, appUrl: string): Promise<Leaks> {
+export async function reusedIds(base: string, appUrl: string, times = 6): Promise<Leaks> {
   const other = await secondPractice(appUrl);
   const mine = await signIn(base);
   const theirs = await signIn(base, other.email, other.password);
@@ -153,7 +153,7 @@ export async function reusedIds(base: string, appUrl: string): Promise<Leaks> {
   const seen = await Promise.all(shown.map(figures));
 
   for (const pattern of addresses())
-    for (let i = 0; i < 6; i++) {
+    for (let i = 0; i < times; i++) {
       const path = concrete(pattern);
       for (const suffix of path === "/" ? [""] : ["", ".data"])
         await look(path, await fetch(`${base}${path}${suffix}`, { headers: { Cookie: theirs }, redirect: "manual" }));
@@ -206,7 +206,7 @@ export async function reusedIds(base: string, appUrl: string): Promise<Leaks> {
       await tx("study").insert({ id: studyId, practitioner_id: who.id, items: "[]", finished_at: tx.fn.now() });
   });
   for (const pattern of addresses())
-    for (let i = 0; i < 6; i++) {
+    for (let i = 0; i < times; i++) {
       const path = concrete(pattern);
       for (const suffix of path === "/" ? [""] : ["", ".data"])
         await look(path, await fetch(`${base}${path}${suffix}`, { headers: { Cookie: theirs }, redirect: "manual" }));

@@ -9,7 +9,7 @@ import { leftRight } from "./left-right";
 import { guessesOf, mark, marksOfView, startMarking, type Marking, type MarkingCommand } from "./marking";
 import { mapped, overlay } from "./overlay";
 import { findPose, poseInput, posePoints, type Square } from "./pose";
-import { fromEarlier, fromProportions } from "./propose";
+import { fromEarlier, fromProportions, takenOver } from "./propose";
 import { readPhoto, sceneOf } from "./read-photo";
 import { pointsOfView, usualDepth, views } from "./view";
 
@@ -71,6 +71,31 @@ describe("guesses from an earlier picture", () => {
 
 const withoutReferences = (marks: Marks): Marks =>
   Object.fromEntries(Object.entries(marks).filter(([key]) => !key.includes("plumb") && !key.includes("stick")));
+
+describe("a picture whose marks were only taken over", () => {
+  it("is told from one that was looked at: one point moved by a hand's breadth of pixels is enough", () => {
+    const earlier = standing("front");
+    const now = {
+      view: "front" as const,
+      setup: { ...setup, width: 900, height: 1350, cameraDistance: 3400 },
+      marks: {
+        "plumb.top": { x: 150, y: 60 },
+        "plumb.foot": { x: 190, y: 1240 },
+        "stick.top": { x: 730, y: 150 },
+        "stick.foot": { x: 766, y: 1200 },
+      } as Marks,
+    };
+    const copied = { ...now, marks: { ...now.marks, ...withoutReferences(fromEarlier(now, earlier)!) } };
+    const all = takenOver(copied, earlier);
+    expect(all.of).toBeGreaterThan(5);
+    expect(all.same).toBe(all.of);
+    const [key] = Object.keys(withoutReferences(copied.marks)) as PointKey[];
+    const moved = { ...copied.marks, [key!]: { x: copied.marks[key!]!.x + 3, y: copied.marks[key!]!.y } };
+    expect(takenOver({ ...copied, marks: moved }, earlier).same).toBeLessThan(all.of);
+    // nothing marked is nothing taken over
+    expect(takenOver(now, earlier)).toEqual({ same: 0, of: 0 });
+  });
+});
 
 describe("marking with guesses", () => {
   const size = { width: 600, height: 900 };

@@ -49,6 +49,23 @@ export function fromEarlier(photo: MarkedPhoto, earlier: MarkedPhoto): Marks | u
   return standOnFeet(photo, copied);
 }
 
+/** How far a mark may lie from where it was taken over to and still count as not touched (pixels). */
+const untouched = 0.75;
+
+/**
+ * How many of a picture's points on the body stand exactly where they were taken over from an earlier picture, and how
+ * many there are. When it is all of them, nothing was looked at: the reading says where the earlier marks would lie.
+ */
+export function takenOver(photo: MarkedPhoto, earlier: MarkedPhoto): { same: number; of: number } {
+  const copied = fromEarlier(photo, earlier) ?? {};
+  const own = Object.entries(photo.marks).filter(([key]) => !isReference(key as PointKey));
+  const same = own.filter(([key, { x, y }]) => {
+    const there = copied[key as PointKey];
+    return there !== undefined && Math.hypot(there.x - x, there.y - y) <= untouched;
+  });
+  return { same: same.length, of: own.length };
+}
+
 const skinDepth = (photo: MarkedPhoto, key: PointKey, place: BodyPoint): number =>
   landmarks[splitPoint(key).landmark].onFloor ? place.near : usualDepth(photo.view, key, photo.setup.stature);
 

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { daysBetween, plusDays } from "../days";
-import { agoInWords, readRoughDate } from "./rough-date";
+import { agoInWords, easter, readRoughDate } from "./rough-date";
 
 const today = "2026-11-25";
 const born = "1985-02-17";
@@ -59,6 +59,34 @@ describe("rough dates", () => {
   it("needs a date of birth for an age", () => {
     expect(readRoughDate("at 12", today, null)).toBeUndefined();
     expect(readRoughDate("as a child", today, null)).toBeUndefined();
+  });
+
+  // days of Easter Sunday as calendars give them
+  it.each([
+    [2000, "2000-04-23"],
+    [2008, "2008-03-23"],
+    [2011, "2011-04-24"],
+    [2024, "2024-03-31"],
+    [2025, "2025-04-20"],
+    [2026, "2026-04-05"],
+    [2038, "2038-04-25"],
+  ])("knows Easter of %i", (year, day) => expect(easter(year)).toBe(day));
+
+  // today is a Wednesday
+  it.each([
+    ["june", "2026-06-01", "2026-06-30"],
+    ["last december", "2025-12-01", "2025-12-31"],
+    ["november", "2026-11-01", "2026-11-25"],
+    ["monday", "2026-11-23", "2026-11-23"],
+    ["last tuesday", "2026-11-17", "2026-11-24"],
+    ["at christmas", "2025-12-23", "2025-12-27"],
+    ["when i was 14", "1999-01-01", "2000-12-31"],
+    ["in my twenties", "2005-02-17", "2015-02-17"],
+    ["this morning", "2026-11-25", "2026-11-25"],
+    ["years ago", "1985-02-17", "2025-11-25"],
+    ["a decade ago", "2014-11-25", "2018-11-25"],
+  ])("reads “%s” as people say it", (said, earliest, latest) => {
+    expect(readRoughDate(said, today, born)).toMatchObject({ earliest, latest });
   });
 
   it("keeps what was said, and holds what was meant, however vague", () => {

@@ -40,7 +40,7 @@ const shortcuts = [
   ["Enter / Delete", "Stand: place at the cross / take the mark away"],
   ["Ctrl Z / Ctrl Y", "Stand: undo / redo"],
   ["Y / N / D", "Screening: yes, no, don’t know, and on to the next question"],
-  ["→ ← S N", "Run sheet: next, back, skip, note"],
+  ["→ ← S N P", "Run sheet: next, back, skip, note, hold the clock"],
 ] as const;
 
 /** Ctrl+K jumps anywhere; ? lists the keys. */

@@ -4,9 +4,13 @@ import Dialog from "@mui/material/Dialog";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
 
+/** As long as the server takes one. */
+const most = 4000;
+
 /** A note to the step at hand; Enter keeps it. */
 export function NoteDialog({ close, save }: { close: () => void; save: (text: string) => void }) {
   const [text, setText] = useState("");
+  const tooLong = text.trim().length > most;
   return (
     <Dialog open onClose={close} fullWidth maxWidth="sm" slotProps={{ paper: { "aria-label": "Note" } }}>
       <Box
@@ -14,7 +18,7 @@ export function NoteDialog({ close, save }: { close: () => void; save: (text: st
         sx={{ p: 3 }}
         onSubmit={(event) => {
           event.preventDefault();
-          if (text.trim()) save(text.trim());
+          if (text.trim() && !tooLong) save(text.trim());
         }}
       >
         <TextField
@@ -24,9 +28,13 @@ export function NoteDialog({ close, save }: { close: () => void; save: (text: st
           minRows={2}
           value={text}
           onChange={(event) => setText(event.target.value)}
-          slotProps={{ htmlInput: { style: { fontSize: 24, lineHeight: 1.4 }, maxLength: 4000 } }}
+          slotProps={{ htmlInput: { style: { fontSize: 24, lineHeight: 1.4 } } }}
+          error={tooLong}
+          helperText={
+            tooLong ? `At most ${most} characters, got ${text.trim().length}. Nothing is cut: shorten it.` : undefined
+          }
           onKeyDown={(event) => {
-            if (event.key === "Enter" && !event.shiftKey && text.trim()) {
+            if (event.key === "Enter" && !event.shiftKey && text.trim() && !tooLong) {
               event.preventDefault();
               save(text.trim());
             }
@@ -36,7 +44,7 @@ export function NoteDialog({ close, save }: { close: () => void; save: (text: st
           <Button
             type="submit"
             variant="contained"
-            disabled={!text.trim()}
+            disabled={!text.trim() || tooLong}
             sx={{ minHeight: 64, fontSize: 22, flex: 1 }}
           >
             Keep note

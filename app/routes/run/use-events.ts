@@ -39,15 +39,19 @@ export function useEvents(visitId: string, stored: readonly SessionEvent[]) {
         body: JSON.stringify(batch),
       });
       // Only what the server names as stored may be let go of: a sign-in page is an answer too.
-      const answer = (await response.json()) as { stored: string[] } | { refused: string[]; reason: string };
-      // a refused start never happened, nor did anything that was pressed after it
-      if ("refused" in answer) {
-        queue.current = [];
-        localStorage.removeItem(key(visitId));
-        setOutbox([]);
-        setRefused(answer.reason);
-        setOnline(true);
-        return;
+      const answer = (await response.json()) as {
+        stored?: string[];
+        refused?: { id: string | null; reason: string }[];
+        /** Why the start was refused. */
+        reason?: string;
+        error?: string;
+      };
+      if (!answer.stored) throw new Error("nothing was stored");
+      // What was refused is never taken: a start that something stands in the way of, and what was pressed after it.
+      const no = new Set(answer.refused?.map(({ id }) => id));
+      if (answer.refused && answer.refused.length > 0) {
+        setRefused(answer.reason ?? answer.refused[0]!.reason);
+        queue.current = queue.current.filter((event) => !no.has(event.id));
       }
       const sent = new Set(answer.stored);
       queue.current = queue.current.filter((event) => !sent.has(event.id));

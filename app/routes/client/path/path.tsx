@@ -256,7 +256,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
               setSession(next);
               setStep(first);
               // where it lies below, a choice is not to seem to do nothing
-              panel.current?.scrollIntoView({ block: "nearest", behavior: "smooth" });
+              panel.current?.scrollIntoView({ block: "nearest" });
             }}
           />
         ) : (

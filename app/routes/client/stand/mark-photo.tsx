@@ -193,7 +193,7 @@ export function MarkPhoto({
           setSnapping={setSnapping}
           act={act}
         />
-        <NoticeList photo={now} save={setSetup} />
+        <NoticeList photo={now} earlier={earlierPhoto} save={setSetup} />
         {readings.length > 0 ? (
           <ReadOuts readings={readings} earlier={earlier} earlierName={earlierName} />
         ) : (

@@ -2,11 +2,28 @@ import Alert from "@mui/material/Alert";
 import Button from "@mui/material/Button";
 import { noticesOf } from "~core/measure/notices";
 import type { PhotoSetup } from "~core/measure/calibration";
+import { takenOver } from "~core/measure/propose";
 import type { MarkedPhoto } from "~core/measure/read-photo";
 
 /** What the picture's own geometry says against how it was taken, with what can be done about it. */
-export function NoticeList({ photo, save }: { photo: MarkedPhoto; save: (setup: PhotoSetup) => void }) {
-  return noticesOf(photo).map(({ key, says, remedy }) => (
+export function NoticeList({
+  photo,
+  earlier,
+  save,
+}: {
+  photo: MarkedPhoto;
+  /** The picture that marks may have been taken over from. */
+  earlier: { photo: MarkedPhoto; name: string } | undefined;
+  save: (setup: PhotoSetup) => void;
+}) {
+  const copied = earlier && takenOver(photo, earlier.photo);
+  const untouched = copied && copied.of > 2 && copied.same === copied.of && (
+    <Alert severity="warning" sx={{ my: 1 }}>
+      All {copied.of} points stand where they were taken over from {earlier.name}: nothing was marked on this picture
+      yet, and its readings say nothing new. Move what stands wrong.
+    </Alert>
+  );
+  const seen = noticesOf(photo).map(({ key, says, remedy }) => (
     <Alert
       key={key}
       severity="warning"
@@ -22,4 +39,10 @@ export function NoticeList({ photo, save }: { photo: MarkedPhoto; save: (setup: 
       {says}
     </Alert>
   ));
+  return (
+    <>
+      {untouched}
+      {seen}
+    </>
+  );
 }

@@ -4,6 +4,7 @@ import { useEffect, useState } from "react";
  * Pictures are fetched once and held in memory only: the server forbids every cache. The last few are kept, so that
  * the next view is there when it is asked for.
  */
+// eslint-disable-next-line no-restricted-syntax -- in the browser, of one signed-in person
 const held = new Map<string, Promise<HTMLImageElement>>();
 const most = 6;
 

@@ -65,7 +65,7 @@ export function NewRestriction({
 
   // where the figure fills the screen, what was chosen on it comes into view
   const form = useRef<HTMLFormElement>(null);
-  useEffect(() => form.current?.scrollIntoView({ block: "nearest", behavior: "smooth" }), []);
+  useEffect(() => form.current?.scrollIntoView({ block: "nearest" }), []);
 
   return (
     <Box

@@ -129,7 +129,7 @@ export function EntryForm({
         event.preventDefault();
         if (unasked.length === 0) return send();
         setAsked(true);
-        form.current?.querySelector<HTMLElement>("[data-unasked] button")?.focus();
+        form.current?.querySelector<HTMLElement>("[data-unasked] [aria-pressed]")?.focus();
       }}
     >
       <WhenReady>
@@ -228,7 +228,16 @@ export function EntryForm({
                 today={today}
                 born={born}
                 asked={asked}
-                answer={(answer) => setAnswers((before) => ({ ...before, [part.key]: answer }))}
+                answer={(answer) => {
+                  setAnswers((before) => ({ ...before, [part.key]: answer }));
+                  // saving was tried: the next question, or the button that was pressed
+                  if (asked && answer)
+                    (
+                      form.current?.querySelector<HTMLElement>(
+                        `[data-unasked]:not([data-part="${CSS.escape(part.key)}"]) [aria-pressed]`,
+                      ) ?? form.current?.querySelector<HTMLElement>('[type="submit"]')
+                    )?.focus();
+                }}
                 refuse={
                   part.typed.condition && !target
                     ? () => {

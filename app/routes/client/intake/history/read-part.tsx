@@ -69,6 +69,7 @@ export function ReadPart({
   return (
     <Box
       data-unasked={open ? "" : undefined}
+      data-part={part.key}
       sx={(t) => ({
         bgcolor: outcomes.length > 0 || open ? t.tokens.amberWash : "background.paper",
         border: `1px solid ${asked && open ? t.tokens.clay : t.tokens.line}`,
