@@ -352,16 +352,15 @@ test("a fracture of eleven weeks is out today and not in three weeks; it is corr
   await entry.getByRole("button", { name: "Correct" }).click();
   const form = page.getByRole("form", { name: "Correct the entry" });
   await form.getByLabel("When", { exact: true }).fill("the day of the flood");
-  await form.getByLabel("Why it is corrected").fill("she looked it up");
   await form.getByRole("button", { name: "Save" }).click();
   await expect(form.getByText(/“the day of the flood” is not understood/)).toBeVisible();
-  await expect(form.getByLabel("Why it is corrected")).toHaveValue("she looked it up");
+  await expect(form.getByLabel("When", { exact: true })).toHaveValue("the day of the flood");
   await form.getByLabel("When", { exact: true }).fill("5 months ago");
   await form.getByRole("button", { name: "Save" }).click();
   await expect(form).toHaveCount(0);
   await expect(chip).toHaveCount(0);
   await expect(entry.getByText(/Told .* 11 weeks ago/)).toBeVisible();
-  await expect(entry.getByText(/Corrected .*she looked it up/)).toBeVisible();
+  await expect(entry.getByText(/Corrected/)).toBeVisible();
   await accessible(page);
   await entry.getByRole("button", { name: "Strike out" }).click();
   await entry.getByLabel("Why it is struck out").fill("it was her sister");

@@ -65,7 +65,9 @@ export function NewRestriction({
 
   // where the figure fills the screen, what was chosen on it comes into view
   const form = useRef<HTMLFormElement>(null);
-  useEffect(() => form.current?.scrollIntoView({ block: "nearest" }), []);
+  useEffect(() => {
+    form.current?.scrollIntoView({ block: "nearest" });
+  }, []);
 
   return (
     <Box

@@ -84,7 +84,10 @@ export function EntryForm({
     [text, today, born, refused, answers, chosen, target],
   );
   const unasked = parts.filter((part) => needsAnswer(part) && part.typed.answer === null);
-  const options: Option[] = (text.what.trim() ? suggest(text.what).slice(0, 8) : []).map((each) => ({
+  // what is understood needs no list over it; a word or two that are not may be one of these
+  const words = text.what.trim().split(/\s+/).filter(Boolean);
+  const offers = words.length > 0 && words.length <= 2 && parts.some(({ typed }) => typed.condition === null);
+  const options: Option[] = (offers ? suggest(text.what).slice(0, 8) : []).map((each) => ({
     key: each.key,
     name: each.name,
     note: entryKinds[each.kind].toLowerCase(),
