@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { format, subDays } from "date-fns";
+import { addDays, format, subDays } from "date-fns";
 import type { Marks } from "~core/measure/calibration";
 import { usualSchool } from "~core/screening/facts";
 import { questions } from "~core/screening/questions";
@@ -17,10 +17,11 @@ import { savePreferences, preferencesOf } from "~data/preferences";
 import { recordAnswer, recordDecision } from "~data/screening";
 import { saveSeries, seriesOf, type SeriesSettings } from "~data/series";
 import { draft, makeDatabase, type TestDatabase } from "~data/test/database";
-import { listVisits, planVisits } from "~data/visits";
+import { closeVisit, listVisits, openVisit, planVisits } from "~data/visits";
 import { obstaclesOf } from "./may-start.server";
 import { momentsOfClient } from "./readings.server";
 import { planInputOf, unsafeIn } from "./routes/client/plan-input.server";
+import { followDays } from "./routes/client/workspace.server";
 import { dayOfVisit, judgedOf } from "./screening.server";
 
 const today = format(new Date(), "yyyy-MM-dd");
@@ -201,5 +202,35 @@ describe("readings of a client", () => {
     );
     const after = (await readings()).find((each) => each.key === "1-after")!;
     expect(after.readings.map((reading) => [reading.id, reading.value, reading.se])).toEqual([[level.id, 0.5, 1.5]]);
+  });
+});
+
+describe("a visit worked on another day than planned", () => {
+  const day = (offset: number) => format(addDays(new Date(), offset), "yyyy-MM-dd");
+  const days = (id: string) => work(async (tx) => (await listVisits(tx, id)).map((visit) => visit.onDate));
+
+  it("is recorded on that day, and the visits after it follow by the series' interval", async () => {
+    const { id, visits } = await planned();
+    expect(await days(id)).toEqual([day(0), day(10), day(20)]);
+    await work(async (tx) => {
+      await openVisit(tx, visits[0]!.id, day(3));
+      await followDays(tx, id);
+    });
+    expect(await days(id)).toEqual([day(3), day(13), day(23)]);
+    // the plan is judged on the same days
+    const input = await work(async (tx) => {
+      const client = await getClient(tx, id);
+      const series = await seriesOf(tx, id);
+      return planInputOf(tx, client, series, "three-step", settings, await judgedOf(tx, client, odile));
+    });
+    expect(input.days).toEqual([day(3), day(13), day(23)]);
+  });
+
+  it("closed without a run before its day, was held on the day it is closed", async () => {
+    const { id, visits } = await planned();
+    const [, second] = await work((tx) => listVisits(tx, id));
+    await work((tx) => closeVisit(tx, visits[0]!.id, visits[0]!.version, "by hand", day(0)));
+    await work((tx) => closeVisit(tx, second!.id, second!.version, "by hand", day(2)));
+    expect(await days(id)).toEqual([day(0), day(2), day(20)]);
   });
 });

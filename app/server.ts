@@ -7,6 +7,7 @@ import compression from "compression";
 import express, { type ErrorRequestHandler } from "express";
 import { RouterContextProvider } from "react-router";
 import { nonceContext } from "./nonce";
+import { retryAfter } from "./faults.server";
 import { log, withoutWords } from "./log.server";
 import { closePool } from "./database.server";
 import { closeReady, isDraining, isReady } from "./ready.server";
@@ -36,6 +37,13 @@ app.use((request, response, next) => {
   response.setHeader("Referrer-Policy", "same-origin");
   response.setHeader("Cross-Origin-Resource-Policy", "same-origin");
   if (request.secure) response.setHeader("Strict-Transport-Security", "max-age=31536000");
+  // whatever answers 503, in whichever layer, says when to come again
+  const writeHead = response.writeHead.bind(response) as (...all: unknown[]) => typeof response;
+  response.writeHead = ((...all: unknown[]) => {
+    const status = typeof all[0] === "number" ? all[0] : response.statusCode;
+    if (status === 503 && !response.hasHeader("Retry-After")) response.setHeader("Retry-After", String(retryAfter));
+    return writeHead(...all);
+  }) as typeof response.writeHead;
   // a balancer's connections end with the answers they are waiting for
   if (isDraining()) response.setHeader("Connection", "close");
   const started = performance.now();
@@ -64,7 +72,6 @@ app.use((request, response, next) => {
 app.get("/livez", (_request, response) => void response.type("text").send("alive"));
 app.get("/readyz", async (_request, response) => {
   const ready = await isReady();
-  if (!ready) response.setHeader("Retry-After", "2");
   response
     .status(ready ? 200 : 503)
     .type("text")

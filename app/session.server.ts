@@ -5,7 +5,7 @@ import { handoverOfSession } from "~data/handovers";
 import { practitionerOfToken, proofOfToken, sessionHours, type Practitioner } from "~data/practitioners";
 import { Body, readBody } from "./body.server";
 import { database } from "./database.server";
-import { answering, answerTo, retryAfter } from "./faults.server";
+import { answering, answerTo } from "./faults.server";
 import { pictures } from "./pictures.server";
 import { notesOf } from "./request.server";
 
@@ -137,7 +137,6 @@ export const signedIn: MiddlewareFunction<Response> = async ({ request, context,
       return next();
     });
     kept = response.status < 400;
-    if (response.status === 503) response.headers.set("Retry-After", String(retryAfter));
     // what could not be kept is not answered as if it were
     await answering(() => visitor.close(kept));
     return response;

@@ -317,14 +317,23 @@ test("a condition told in mid-series marks the sessions it breaks, and one press
   await expect(page.getByRole("region", { name: "Left out for safety" })).toContainText("Osteoporosis");
   await accessible(page);
   await page.getByRole("link", { name: "Start the session" }).click();
+  // it is planned for another day: that is asked before the clock starts
+  await expect(page.getByRole("button", { name: "Start the clock" })).toBeDisabled();
+  await page.getByRole("button", { name: "Work it today" }).click();
   await page.getByRole("button", { name: "Start the clock" }).click();
+  // a space meant for the start holds the clock, and does not go on
+  await page.keyboard.press("Space");
+  await expect(page.getByRole("button", { name: "Go on with the clock" })).toBeVisible();
+  await page.keyboard.press("p");
+  await expect(page.getByRole("button", { name: "Hold the clock" })).toBeVisible();
   await expect(page.getByText(/Osteoporosis · pressure up to 7/)).toBeVisible();
   const only = page.getByText("Only up to 3 of 10: osteoporosis.");
   for (let i = 0; i < 40 && !(await only.isVisible()); i++) await page.keyboard.press("s");
   await expect(only).toBeVisible();
   const more = page.getByRole("button", { name: "more" });
   for (let i = 0; i < 6; i++) await more.click();
-  await expect(page.getByText("3", { exact: true })).toBeVisible();
+  await expect(page.getByText("3 of 10", { exact: true })).toBeVisible();
+  await expect(page.getByText("pressure asked")).toBeVisible();
   await accessible(page);
 });
 

@@ -464,8 +464,12 @@ export function readTold(text: string, today: IsoDay, born: IsoDay | null): Read
     }
     if (hits.length === 0) carried = "has";
   });
-  // a number or a time alone is not nothing
-  if (read.length === 0 && parts.length > 0 && (dates.some(Boolean) || /\d|\b(weeks?|months?)\b/.test(whole)))
+  // a number, a time or a place alone is not nothing
+  if (
+    read.length === 0 &&
+    parts.length > 0 &&
+    (dates.some(Boolean) || places.some(Boolean) || /\d|\b(weeks?|months?)\b/.test(whole))
+  )
     return [{ words: text.trim(), condition: null, stance: "has", medicine: false, when: null, place: null }];
   const complete = read.map(({ dated, placed, part, ...each }): Read => {
     const near = (list: readonly unknown[]) =>

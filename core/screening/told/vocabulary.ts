@@ -80,7 +80,7 @@ export const phrases: Record<string, string> = {
   allergy:
     "allergic penicillin/antibiotic/antibiotics/bee/wasp/pollen/cat/dog/dust/egg/fish/milk/plaster/nickel/gluten, hay fever, bee sting, wasp sting, allergy, allergic, allergies, coeliac, celiac, lactose, anaphylaxis, epipen",
   "trauma-history":
-    "ptsd, panic, anxiety, anxious, wife died, husband died, mother died, father died, partner died, child died, son died, daughter died, brother died, sister died, friend died, lost mother/mum/father/dad/wife/husband/child/baby/son/daughter/partner, bereaved, bereavement, grief, grieving, widowed, abuse, abused, assault, assaulted, raped, traumatic birth, flashback, do not like touched, miscarriage, stillbirth, war zone, nervous being touched",
+    "ptsd, broken heart, heartbroken, panic, anxiety, anxious, wife died, husband died, mother died, father died, partner died, child died, son died, daughter died, brother died, sister died, friend died, lost mother/mum/father/dad/wife/husband/child/baby/son/daughter/partner, bereaved, bereavement, grief, grieving, widowed, abuse, abused, assault, assaulted, raped, traumatic birth, flashback, do not like touched, miscarriage, stillbirth, war zone, nervous being touched",
   "pain-medication":
     "painkiller, pain killer, pain relief, pain tablet, pain patch, morphine, opioid, opiate, pain medication, anti inflammatory, antiinflammatory, local anaesthetic, muscle relaxant, cortisone injection, nerve block, cannabis pain, cbd pain",
   "lumbar-puncture":
