@@ -1,5 +1,7 @@
 /** The rooms of the house and which way imports may point. See README. */
-const computing = ["stemmer", "fastest-levenshtein", "highs", "date-fns", "d3", "d3-[a-z-]+", "@stdlib/[a-z-]+"].join("|");
+const computing = ["stemmer", "fastest-levenshtein", "highs", "date-fns", "d3", "d3-[a-z-]+", "@stdlib/[a-z-]+"].join(
+  "|",
+);
 module.exports = {
   forbidden: [
     {

@@ -60,7 +60,7 @@ export function Answers({
             lineHeight: 1.15,
           })}
         >
-          <Box component="span" sx={{ color: "text.secondary", fontSize: 18 }}>
+          <Box component="span" sx={{ color: "text.secondary", fontSize: 15, whiteSpace: "nowrap" }}>
             {value === undefined ? "pressure up to" : "pressure asked"}
           </Box>
           <span>{value ?? usual} of 10</span>

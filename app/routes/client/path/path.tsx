@@ -256,7 +256,8 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
               setSession(next);
               setStep(first);
               // where it lies below, a choice is not to seem to do nothing
-              panel.current?.scrollIntoView({ block: "nearest" });
+              const top = panel.current?.getBoundingClientRect().top ?? 0;
+              if (top > window.innerHeight / 2) panel.current?.scrollIntoView({ block: "nearest" });
             }}
           />
         ) : (
