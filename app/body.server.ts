@@ -1,6 +1,6 @@
 /** What may be sent: how much of it, and for how long it may take to arrive. The longest first address that fits counts. */
-const rules: { path: RegExp; most: number; seconds: number }[] = [
-  { path: /^\/clients\/[^/]+\/photos\/upload$/, most: 25 * 1024 * 1024, seconds: 180 },
+const rules: { path: RegExp; most: number; seconds: number; what?: string }[] = [
+  { path: /^\/clients\/[^/]+\/photos\/upload$/, most: 25 * 1024 * 1024, seconds: 180, what: "The file" },
   { path: /^\/run\/[^/]+\/events$/, most: 1024 * 1024, seconds: 30 },
   { path: /^\/sign-in$/, most: 8 * 1024, seconds: 15 },
   { path: /./, most: 256 * 1024, seconds: 30 },
@@ -51,10 +51,10 @@ function parse(type: string, bytes: Buffer): unknown {
 /** Reads a body up to its limit and no further; what is too large, too slow or cut off is answered 413, 408 or 400. */
 export async function readBody(request: Request): Promise<Body> {
   const path = new URL(request.url).pathname.replace(/\.data$/, "");
-  const { most, seconds } = rules.find((rule) => rule.path.test(path))!;
+  const { most, seconds, what = "What was sent" } = rules.find((rule) => rule.path.test(path))!;
   const type = (request.headers.get("content-type") ?? "").split(";")[0]!.trim().toLowerCase();
   const told = request.headers.get("content-length");
-  const large = () => refuse(413, `What was sent is larger than ${spoken(most)}. Nothing was stored.`);
+  const large = () => refuse(413, `${what} is larger than ${spoken(most)}. Nothing was stored.`);
   if (Number(told ?? 0) > most) throw large();
   const chunks: Uint8Array[] = [];
   let size = 0;
@@ -80,7 +80,7 @@ export async function readBody(request: Request): Promise<Body> {
   if (told !== null && size < Number(told))
     throw refuse(
       400,
-      `What was sent was cut off after ${Math.round(size / 1024)} of ${Math.round(Number(told) / 1024)} kB. Nothing was stored.`,
+      `${what} was cut off after ${Math.round(size / 1024)} of ${Math.round(Number(told) / 1024)} kB. Nothing was stored.`,
     );
   const bytes = Buffer.concat(chunks);
   return new Body(type, bytes, parse(type, bytes));
