@@ -79,6 +79,7 @@ describe("validation at the border", () => {
       occupation: "",
       complaint: "",
       complaintRegion: null,
+      furtherComplaints: [],
       statureMm: null,
       pressureCeiling: 5,
     });

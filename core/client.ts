@@ -1,5 +1,7 @@
 import type { RegionKey } from "./anatomy/regions";
 
+export type Complaint = { words: string; region: RegionKey | null };
+
 /** A person who comes for bodywork, as far as measuring and planning need to know them. */
 export type ClientDraft = {
   name: string;
@@ -9,6 +11,8 @@ export type ClientDraft = {
   /** What they come for, in their words. */
   complaint: string;
   complaintRegion: RegionKey | null;
+  /** What else they come for, in their order. The first complaint is the one that every session works on. */
+  furtherComplaints?: readonly Complaint[];
   /** Standing height in mm; null uses the stature the stick measures, or 1700 for proportions. */
   statureMm: number | null;
   /** Highest pressure they want, 0 to 10 as they report it. */

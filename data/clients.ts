@@ -9,6 +9,7 @@ const columns = {
   occupation: "occupation",
   complaint: "complaint",
   complaintRegion: "complaint_region",
+  furtherComplaints: "further_complaints",
   statureMm: "stature_mm",
   pressureCeiling: "pressure_ceiling",
   archivedAt: "archived_at",
@@ -21,6 +22,8 @@ const toRow = (draft: ClientDraft) => ({
   occupation: draft.occupation,
   complaint: draft.complaint,
   complaint_region: draft.complaintRegion,
+  further_complaints: JSON.stringify(draft.furtherComplaints ?? []),
+  further_words: (draft.furtherComplaints ?? []).map(({ words }) => words).join(" "),
   stature_mm: draft.statureMm,
   pressure_ceiling: draft.pressureCeiling,
 });

@@ -74,6 +74,22 @@ describe("clients", () => {
   });
 });
 
+describe("several complaints", () => {
+  it("keep their order, change it, and are found as the first is", async () => {
+    const { id } = await newClient();
+    const [knee, jaw] = [
+      { words: "the knee clicks on ladders", region: "leg" as const },
+      { words: "grinds at night", region: "head" as const },
+    ];
+    await work(async (tx) => updateClient(tx, id, 1, { ...draft, furtherComplaints: [knee, jaw] }));
+    expect((await work((tx) => getClient(tx, id))).furtherComplaints).toEqual([knee, jaw]);
+    const found = await work((tx) => listClients(tx, { search: "grinds ladders" }));
+    expect(found.clients.map((client) => client.id)).toEqual([id]);
+    await work((tx) => updateClient(tx, id, 2, { ...draft, complaint: jaw.words, furtherComplaints: [knee] }));
+    expect(await work((tx) => getClient(tx, id))).toMatchObject({ complaint: jaw.words, furtherComplaints: [knee] });
+  });
+});
+
 describe("visits", () => {
   it("moves planned visits, leaves worked ones, and drops surplus ones that hold nothing", async () => {
     const { id, visits } = await newClient();

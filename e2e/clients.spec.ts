@@ -21,6 +21,26 @@ test("finding, correcting, archiving and bringing back a client", async ({ page 
   await page.getByRole("button", { name: "Save changes" }).click();
   await expect(page.getByText("Pressure up to 4")).toBeVisible();
 
+  // several complaints, in the order that matters to them: the first is what every session works on
+  await page.goto(`${home}/edit`);
+  for (const [n, words] of [
+    [2, "the knee clicks"],
+    [3, "grinds at night"],
+  ] as const) {
+    await page.getByRole("button", { name: "They come for something else, too" }).click();
+    await page.getByLabel(`What else, ${n}`).fill(words);
+  }
+  await page.getByRole("button", { name: "Move complaint 3 up" }).click();
+  await page.getByRole("button", { name: "Move complaint 2 up" }).click();
+  await expect(page.getByLabel("What they come for, in their words")).toHaveValue("grinds at night");
+  await accessible(page);
+  await page.getByRole("button", { name: "Save changes" }).click();
+  await expect(page.getByText("“grinds at night”")).toBeVisible();
+  await expect(page.getByRole("list", { name: "What else they come for" }).getByRole("listitem")).toHaveText([
+    "“The left side feels shorter.”, low back",
+    "“the knee clicks”",
+  ]);
+
   await page.goto("/clients?q=bo+q");
   await page.getByRole("button", { name: "Archive Bo Quill" }).click();
   await expect(page.getByRole("heading", { name: "Nobody matches" })).toBeVisible();

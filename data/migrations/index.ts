@@ -3,9 +3,10 @@ import { firstPath } from "./001-first-path";
 import { intake } from "./002-intake";
 import { stand } from "./003-stand";
 import { walls } from "./004-walls";
+import { complaints } from "./005-complaints";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
-const migrations: Migration[] = [firstPath, intake, stand, walls];
+const migrations: Migration[] = [firstPath, intake, stand, walls, complaints];
 
 /** Migrations are imported statically, so that the bundled server carries them. */
 export const migrationSource: Knex.MigrationSource<Migration> = {

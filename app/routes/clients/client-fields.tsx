@@ -5,12 +5,23 @@ import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useEffect, type ReactNode } from "react";
-import { Controller, useForm, type Path } from "react-hook-form";
+import { Controller, useFieldArray, useForm, type Path } from "react-hook-form";
 import { useFetcher } from "react-router";
 import { regions } from "~core/anatomy/regions";
 import type { FieldErrors } from "~app/validation";
-import { clientSchema, type ClientForm } from "./client-form";
+import { clientSchema, mostFurther, type ClientForm } from "./client-form";
 import { WhenReady } from "~app/ui/when-ready";
+
+const regionChoices = [
+  <MenuItem key="none" value="">
+    Nowhere in particular
+  </MenuItem>,
+  ...regions.map((region) => (
+    <MenuItem key={region.key} value={region.key}>
+      {region.name}
+    </MenuItem>
+  )),
+];
 
 /** The client's own facts, checked while typing by the schema the action uses. */
 export function ClientFields({
@@ -25,7 +36,7 @@ export function ClientFields({
   actions?: ReactNode;
 }) {
   const fetcher = useFetcher<{ errors?: FieldErrors; conflict?: boolean }>();
-  const { control, handleSubmit, setError } = useForm<ClientForm>({
+  const { control, handleSubmit, setError, getValues, setValue } = useForm<ClientForm>({
     defaultValues: initial,
     resolver: yupResolver(clientSchema),
   });
@@ -34,8 +45,23 @@ export function ClientFields({
     for (const [field, message] of Object.entries(errors ?? {})) setError(field as Path<ClientForm>, { message });
   }, [errors, setError]);
 
+  const { fields, append, remove, update } = useFieldArray({ control, name: "furtherComplaints" });
+  /** One place up; from the top of the further ones it changes places with the first complaint. */
+  const up = (i: number) => {
+    const further = getValues("furtherComplaints");
+    const mine = further[i]!;
+    if (i > 0) {
+      update(i, { ...further[i - 1]! });
+      update(i - 1, { ...mine });
+      return;
+    }
+    update(0, { words: getValues("complaint"), region: getValues("complaintRegion") });
+    setValue("complaint", mine.words);
+    setValue("complaintRegion", mine.region);
+  };
+
   const field = (
-    name: keyof ClientForm,
+    name: Exclude<Path<ClientForm>, "furtherComplaints" | `furtherComplaints.${number}`>,
     label: string,
     props: Partial<Parameters<typeof TextField>[0]> = {},
     children?: ReactNode,
@@ -88,21 +114,47 @@ export function ClientFields({
         </Box>
         {field("complaint", "What they come for, in their words", { multiline: true, minRows: 2 })}
         <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", sm: "1fr 1fr" }, columnGap: 2, rowGap: 0.5 }}>
-          {field("complaintRegion", "Where it is", { select: true, helperText: "Gets some work every session." }, [
-            <MenuItem key="none" value="">
-              Nowhere in particular
-            </MenuItem>,
-            ...regions.map((region) => (
-              <MenuItem key={region.key} value={region.key}>
-                {region.name}
-              </MenuItem>
-            )),
-          ])}
+          {field(
+            "complaintRegion",
+            "Where it is",
+            { select: true, helperText: "Gets some work every session." },
+            regionChoices,
+          )}
           {field("pressureCeiling", "Pressure up to (1–10)", {
             type: "number",
             helperText: "As the client reports it: 3–4 relaxed, 5 the usual ceiling.",
           })}
         </Box>
+        {fields.map(({ id }, i) => (
+          <Box
+            key={id}
+            role="group"
+            aria-label={`Complaint ${i + 2}`}
+            sx={{
+              display: "grid",
+              gridTemplateColumns: { xs: "1fr", sm: "minmax(0, 1fr) 200px auto" },
+              columnGap: 1.5,
+              alignItems: "start",
+              mt: 1,
+            }}
+          >
+            {field(`furtherComplaints.${i}.words`, `What else, ${i + 2}`)}
+            {field(`furtherComplaints.${i}.region`, "Where", { select: true }, regionChoices)}
+            <Box sx={{ display: "flex" }}>
+              <Button color="inherit" onClick={() => up(i)} aria-label={`Move complaint ${i + 2} up`}>
+                Up
+              </Button>
+              <Button color="inherit" onClick={() => remove(i)} aria-label={`Take complaint ${i + 2} out`}>
+                Take out
+              </Button>
+            </Box>
+          </Box>
+        ))}
+        {fields.length < mostFurther && (
+          <Button color="inherit" sx={{ color: "text.secondary" }} onClick={() => append({ words: "", region: null })}>
+            They come for something else, too
+          </Button>
+        )}
         <Box sx={{ display: "flex", gap: 1.5, mt: 2 }}>
           <Button type="submit" variant="contained" disabled={fetcher.state !== "idle"}>
             {submit}

@@ -1,9 +1,12 @@
-import { number, object, string, type InferType } from "yup";
+import { array, number, object, string, type InferType } from "yup";
 import { regionKeys, type RegionKey } from "~core/anatomy/regions";
-import type { Client, ClientDraft } from "~core/client";
+import type { Client, ClientDraft, Complaint } from "~core/client";
 
 const blank = (value: unknown, original: unknown) =>
   original === "" || original === null || original === undefined ? null : value;
+
+/** So many complaints beside the first can be kept in order. */
+export const mostFurther = 5;
 
 /** One schema for the form and for the action. Messages name the field, the rule and, where it helps, the value. */
 export const clientSchema = object({
@@ -28,6 +31,21 @@ export const clientSchema = object({
     .nullable()
     .default(null)
     .oneOf([...regionKeys, null], "Region: “${value}” is not one of the regions."),
+  furtherComplaints: array(
+    object({
+      words: string()
+        .trim()
+        .required("What else: type it, or take the line out.")
+        .max(2000, "What else: at most 2000 characters."),
+      region: string()
+        .transform(blank)
+        .nullable()
+        .default(null)
+        .oneOf([...regionKeys, null], "Region: “${value}” is not one of the regions."),
+    }),
+  )
+    .max(mostFurther, `What else: at most ${mostFurther} more.`)
+    .default([]),
   statureCm: number()
     .transform(blank)
     .nullable()
@@ -45,8 +63,9 @@ export const clientSchema = object({
 
 export type ClientForm = InferType<typeof clientSchema>;
 
-export const toDraft = ({ statureCm, complaintRegion, ...form }: ClientForm): ClientDraft => ({
+export const toDraft = ({ statureCm, complaintRegion, furtherComplaints, ...form }: ClientForm): ClientDraft => ({
   ...form,
+  furtherComplaints: furtherComplaints as Complaint[],
   complaintRegion: complaintRegion as RegionKey | null,
   statureMm: statureCm === null ? null : Math.round(statureCm * 10),
 });
@@ -57,6 +76,7 @@ export const toForm = (client: Client): ClientForm => ({
   occupation: client.occupation,
   complaint: client.complaint,
   complaintRegion: client.complaintRegion,
+  furtherComplaints: (client.furtherComplaints ?? []).map((each) => ({ ...each })),
   statureCm: client.statureMm === null ? null : client.statureMm / 10,
   pressureCeiling: client.pressureCeiling,
 });
@@ -67,6 +87,7 @@ export const emptyForm: ClientForm = {
   occupation: "",
   complaint: "",
   complaintRegion: null,
+  furtherComplaints: [],
   statureCm: null,
   pressureCeiling: 5,
 };

@@ -138,6 +138,15 @@ export default function Overview({ loaderData: d }: Route.ComponentProps) {
                 {regionName(d.client.complaintRegion)}: gets some work every session.
               </Typography>
             )}
+            {(d.client.furtherComplaints ?? []).length > 0 && (
+              <Box component="ol" start={2} aria-label="What else they come for" sx={{ pl: 2.5, my: 1 }}>
+                {d.client.furtherComplaints!.map(({ words, region }) => (
+                  <li key={words}>
+                    “{words}”{region && `, ${regionName(region).toLowerCase()}`}
+                  </li>
+                ))}
+              </Box>
+            )}
           </Box>
         )}
         {d.lastNote?.text && (
