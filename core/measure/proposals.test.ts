@@ -40,19 +40,22 @@ describe("guesses from proportions", () => {
   });
 });
 
+/** A later picture of another size, roll and distance, with its plumb and stick only. */
+const unmarked = {
+  view: "front" as const,
+  setup: { ...setup, width: 900, height: 1350, cameraDistance: 3400 },
+  marks: {
+    "plumb.top": { x: 150, y: 60 },
+    "plumb.foot": { x: 190, y: 1240 },
+    "stick.top": { x: 730, y: 150 },
+    "stick.foot": { x: 766, y: 1200 },
+  } as Marks,
+};
+
 describe("guesses from an earlier picture", () => {
   it("finds the same places on the body in a picture of another size, roll and distance", () => {
     const earlier = standing("front");
-    const now = {
-      view: "front" as const,
-      setup: { ...setup, width: 900, height: 1350, cameraDistance: 3400 },
-      marks: {
-        "plumb.top": { x: 150, y: 60 },
-        "plumb.foot": { x: 190, y: 1240 },
-        "stick.top": { x: 730, y: 150 },
-        "stick.foot": { x: 766, y: 1200 },
-      } as Marks,
-    };
+    const now = unmarked;
     const guesses = fromEarlier(now, earlier)!;
     const read = (photo: typeof earlier) => readPhoto(photo).map(({ id, value }) => [id, value] as const);
     const expected = new Map(read(earlier));
@@ -75,16 +78,7 @@ const withoutReferences = (marks: Marks): Marks =>
 describe("a picture whose marks were only taken over", () => {
   it("is told from one that was looked at: one point moved by a hand's breadth of pixels is enough", () => {
     const earlier = standing("front");
-    const now = {
-      view: "front" as const,
-      setup: { ...setup, width: 900, height: 1350, cameraDistance: 3400 },
-      marks: {
-        "plumb.top": { x: 150, y: 60 },
-        "plumb.foot": { x: 190, y: 1240 },
-        "stick.top": { x: 730, y: 150 },
-        "stick.foot": { x: 766, y: 1200 },
-      } as Marks,
-    };
+    const now = unmarked;
     const copied = { ...now, marks: { ...now.marks, ...withoutReferences(fromEarlier(now, earlier)!) } };
     const all = takenOver(copied, earlier);
     expect(all.of).toBeGreaterThan(5);

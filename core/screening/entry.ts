@@ -3,9 +3,8 @@ import type { IsoDay } from "../days";
 import { conditionOf, entryKinds, type EntryKind } from "./conditions";
 import type { HistoryEntry } from "./facts";
 import { answers, type Answer } from "./questions";
-import { readRoughDate } from "./rough-date";
-import { stances, type Stance } from "./told/read-told";
-import { findDue } from "./told/when";
+import { stances, type Stance } from "./told/stance";
+import { readWhen } from "./told/when";
 
 /** A history entry as it is typed: three short texts, and a choice or two. */
 export type TypedEntry = {
@@ -40,9 +39,7 @@ export function readEntry(typed: TypedEntry, today: IsoDay, born: IsoDay | null)
   if (!(typed.kind in entryKinds)) errors.kind = `Kind: “${String(typed.kind)}” is not one of the kinds.`;
   const due = condition?.rules.some((rule) => rule.due) ?? false;
   const said = typed.when.trim();
-  const when = said
-    ? ((due ? findDue(said.toLowerCase(), today) : undefined) ?? readRoughDate(said, today, born))
-    : null;
+  const when = said ? readWhen(said, today, born, due) : null;
   if (when === undefined)
     errors.when = `When: “${typed.when.trim()}” is not understood. Try “spring 2019”, “3 weeks ago”, “12 May 2024” or “about 10 years”.`;
   if (when && !due && when.earliest > today) errors.when = `When: “${typed.when.trim()}” is still to come.`;

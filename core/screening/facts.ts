@@ -4,7 +4,7 @@ import type { Position } from "../techniques/technique";
 import type { Side } from "../units";
 import type { EntryKind } from "./conditions";
 import type { Answer } from "./questions";
-import type { Stance } from "./told/read-told";
+import type { Stance } from "./told/stance";
 import type { RoughDate } from "./rough-date";
 
 /** One thing of a client's history as it stands now. Its earlier wordings are kept beside it. */

@@ -6,7 +6,7 @@ import { daysBetween, isDay, plusDays, plusMonths, type IsoDay } from "../days";
  */
 export type RoughDate = { said: string; earliest: IsoDay; latest: IsoDay };
 
-const months = ["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"];
+export const months = ["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"];
 const seasons: Record<string, [number, number]> = {
   spring: [3, 5],
   summer: [6, 8],
@@ -14,7 +14,7 @@ const seasons: Record<string, [number, number]> = {
   fall: [9, 11],
   winter: [12, 14],
 };
-const numberWords: Record<string, number> = {
+export const numberWords: Record<string, number> = {
   a: 1,
   an: 1,
   one: 1,

@@ -40,7 +40,7 @@ export async function action({ params, context }: Route.ActionArgs) {
     const inTheWay = async (at: string): Promise<string | undefined> => {
       const obstacle = async (then?: string) =>
         (await obstaclesOf(tx, client, visit, await judgedOf(tx, client, practitioner, then), then))[0]?.sentence;
-      return (await obstacle()) && (await obstacle(at));
+      return (await obstacle()) && (await obstacle(new Date(at).toISOString()));
     };
     let gate: string | undefined;
     const sound: SessionEvent[] = [];

@@ -1,5 +1,5 @@
 import { plusDays, type IsoDay } from "../../days";
-import { readRoughDate, type RoughDate } from "../rough-date";
+import { months, numberWords, readRoughDate, type RoughDate } from "../rough-date";
 
 /** Names of a time that are other words, too: taken for one only after a word that says so. */
 const ambiguous =
@@ -31,24 +31,6 @@ export function findDate(words: readonly string[], today: IsoDay, born: IsoDay |
   return undefined;
 }
 
-const numbers: Record<string, number> = {
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  eleven: 11,
-  twelve: 12,
-  twenty: 20,
-  thirty: 30,
-};
-const months = ["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"];
-
 /**
  * The due date of a pregnancy as it is told: "32 weeks", "five months", "third trimester", "due in May", "in March".
  * Undefined when nothing is said of it: then every rule of a pregnancy holds.
@@ -59,7 +41,7 @@ export function findDue(text: string, today: IsoDay): RoughDate | undefined {
     return { said, earliest: plusDays(due, -slackDays), latest: plusDays(due, slackDays) };
   };
   const gone = /\b(\d{1,2}|[a-z]+)(?:\s*(?:\+|and)\s*\d)? (weeks?|months?)\b/.exec(text);
-  const count = gone && (/^\d/.test(gone[1]!) ? Number(gone[1]) : numbers[gone[1]!]);
+  const count = gone && (/^\d/.test(gone[1]!) ? Number(gone[1]) : numberWords[gone[1]!]);
   if (gone && count && gone[2]!.startsWith("week") && count <= 42) return spread(gone[0], count, 4);
   if (gone && count && gone[2]!.startsWith("month") && count <= 9) return spread(gone[0], count * 4.35, 16);
   const trimester = /\b(first|second|third|last|1st|2nd|3rd) trimester\b/.exec(text);
@@ -77,3 +59,7 @@ export function findDue(text: string, today: IsoDay): RoughDate | undefined {
   const first = `${year}-${String(month).padStart(2, "0")}-01`;
   return { said: due[0], earliest: first, latest: plusDays(plusDays(first, 31).slice(0, 8) + "01", -1) };
 }
+
+/** A typed time: a due date where the condition has one (`due`), else a rough date. Undefined when not understood. */
+export const readWhen = (said: string, today: IsoDay, born: IsoDay | null, due: boolean): RoughDate | undefined =>
+  (due ? findDue(said.toLowerCase(), today) : undefined) ?? readRoughDate(said, today, born);

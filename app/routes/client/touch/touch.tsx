@@ -52,7 +52,7 @@ export function action({ params, context }: Route.ActionArgs) {
     }
     const { id, moment, was, grade, tenderness } = grading;
     const at = { restrictionId: id, visitId: visit.id, moment };
-    await gradeRestriction(tx, client.id, at, { grade, tenderness }, was);
+    await gradeRestriction(tx, client.id, at, { grade, tenderness }, sent.intent === "add" ? null : was);
     return { ok: true };
   });
 }

@@ -1,3 +1,4 @@
+import Alert from "@mui/material/Alert";
 import Autocomplete from "@mui/material/Autocomplete";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
@@ -12,13 +13,13 @@ import type { IsoDay } from "~core/days";
 import { conditionOf, entryKinds, type EntryKind } from "~core/screening/conditions";
 import type { TypedEntry } from "~core/screening/entry";
 import { suggest } from "~core/screening/find-condition";
-import { readRoughDate } from "~core/screening/rough-date";
-import { findDue } from "~core/screening/told/when";
+import { readTold } from "~core/screening/told/read-told";
+import { readWhen } from "~core/screening/told/when";
 import { shortDay } from "~app/ui/dates";
 import type { FieldErrors } from "~app/validation";
 import { WhenReady } from "~app/ui/when-ready";
 import { ReadPart } from "./read-part";
-import { needsAnswer, partsOf } from "./told-parts";
+import { mostParts, needsAnswer, partsOf } from "./told-parts";
 
 export const emptyEntry: TypedEntry = {
   what: "",
@@ -83,6 +84,11 @@ export function EntryForm({
       partsOf(text, { today, born, refused, answers, ...(chosen ? { picked: chosen } : {}), single: Boolean(target) }),
     [text, today, born, refused, answers, chosen, target],
   );
+  // an entry that is corrected stays one thing: what else its new words name is told apart, and said here
+  const besides = useMemo(
+    () => (target && !chosen ? readTold(text.what, today, born).slice(1) : []),
+    [target, chosen, text.what, today, born],
+  );
   const unasked = parts.filter((part) => needsAnswer(part) && part.typed.answer === null);
   // what is understood needs no list over it; a word or two that are not may be one of these
   const words = text.what.trim().split(/\s+/).filter(Boolean);
@@ -99,9 +105,7 @@ export function EntryForm({
     ({ typed }) => typed.condition && conditionOf(typed.condition)?.rules.some((rule) => rule.due),
   );
   const said = text.when.trim();
-  const when = said
-    ? ((due ? findDue(said.toLowerCase(), today) : undefined) ?? readRoughDate(said, today, born))
-    : undefined;
+  const when = said ? readWhen(said, today, born, due) : undefined;
   const where = readPlace(text.where) ?? undefined;
   const asks = parts.some(
     ({ typed }) => typed.condition && conditionOf(typed.condition)?.place === "ask" && !typed.where,
@@ -269,6 +273,12 @@ export function EntryForm({
             ))}
           </TextField>
         )}
+        {besides.length > 0 && (
+          <Alert severity="warning" sx={{ mb: 1 }}>
+            This names {besides.length} more: {besides.map(({ words }) => `“${words}”`).join(", ")}. An entry is one
+            thing: take it out here and add it as an entry of its own, or no rule follows from it.
+          </Alert>
+        )}
         {target && !target.today && (
           <TextField
             label="Why it is corrected"
@@ -296,4 +306,4 @@ export function EntryForm({
 
 /** Ids for as many things as one sentence may name, so that a double press records each once. */
 const newIds = () =>
-  Array.from({ length: 12 }, () => ({ entryId: crypto.randomUUID(), versionId: crypto.randomUUID() }));
+  Array.from({ length: mostParts }, () => ({ entryId: crypto.randomUUID(), versionId: crypto.randomUUID() }));

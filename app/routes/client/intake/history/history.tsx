@@ -9,7 +9,7 @@ import type { Route } from "./+types/history";
 import { readEntry, type TypedEntry } from "~core/screening/entry";
 import { acting } from "~core/screening/outcome";
 import type { Client } from "~core/client";
-import type { Stance } from "~core/screening/told/read-told";
+import type { Stance } from "~core/screening/told/stance";
 import { entryTitle } from "~core/screening/screen";
 import { visitOf } from "~app/routes/client/workspace.server";
 import { dayOfVisit, judgedOf } from "~app/screening.server";
@@ -23,6 +23,7 @@ import { NotFound, Stale } from "~data/errors";
 import { currentEntries, historyVersions, recordHistory } from "~data/history";
 import { WhenReady } from "~app/ui/when-ready";
 import { EntryForm } from "./entry-form";
+import { mostParts } from "./told-parts";
 import { EntryRow, Versions } from "./entry-row";
 import { TimeLine } from "./time-line";
 
@@ -45,7 +46,6 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
 }
 
 const whyAsked = "Why: say why it is changed. What was there before stays on record.";
-const mostParts = 12;
 
 const changeSchema = object({
   intent: string<"change" | "end" | "reopen" | "strike">().oneOf(["change", "end", "reopen", "strike"]).required(),

@@ -20,6 +20,9 @@ type Given = {
   single: boolean;
 };
 
+/** So many things can be told at once; of more, none is dropped: the form says so. */
+export const mostParts = 24;
+
 /**
  * What was typed, thing by thing. A time or place that was typed apart holds for everything that names none of its own,
  * and before the one that was read where there is one thing only.
@@ -44,9 +47,15 @@ export function partsOf(text: TypedEntry, given: Given): Part[] {
   }
   if (given.single) reads = reads.slice(0, 1).map((read) => ({ ...read, words: what }));
   const alone = reads.length === 1;
-  return reads.slice(0, 12).map((read) => {
-    const key = `${read.condition ?? read.words}${read.place ? ` ${placeWords(read.place)}` : ""}`;
-    const condition = given.refused.includes(key) ? null : read.condition;
+  const seen = new Map<string, number>();
+  return reads.map((read) => {
+    const name = `${read.condition ?? read.words}${read.place ? ` ${placeWords(read.place)}` : ""}`;
+    // the same thing at another time is another thing
+    const before = seen.get(name) ?? 0;
+    seen.set(name, before + 1);
+    const key = before > 0 ? `${name} ${before + 1}` : name;
+    const refused = given.refused.includes(key);
+    const condition = refused ? null : read.condition;
     const told = read.when?.said ?? "";
     const place = read.place ? placeWords(read.place) : "";
     const typedWhere = readPlace(text.where) || text.where.trim() ? text.where : "";
@@ -59,7 +68,8 @@ export function partsOf(text: TypedEntry, given: Given): Part[] {
         when: alone ? text.when.trim() || told : told || text.when.trim(),
         where: alone ? typedWhere || place : place || typedWhere,
         answer: given.answers[given.single ? (condition ?? what) : key] ?? null,
-        stance: read.stance,
+        // what was read wrongly was read wrongly altogether: it is theirs until they say otherwise
+        stance: refused ? "has" : read.stance,
       },
     };
   });

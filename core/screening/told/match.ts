@@ -1,0 +1,152 @@
+import { readPlace } from "../../anatomy/places";
+import { drugs, families } from "./drugs";
+import { commentary, filler, others } from "./small-talk";
+import { phrases } from "./vocabulary";
+import { isSmall, spelling, stemOf, tokens, type Token } from "./words";
+
+type Pattern = { condition: string; words: readonly (readonly string[])[]; weight: number };
+
+const stemsOf = (text: string) => text.split("/").flatMap((each) => tokens(each).map((token) => token.stem));
+const patterns: readonly Pattern[] = Object.entries(phrases)
+  .flatMap(([condition, list]) =>
+    list.split(",").map((phrase): Pattern => {
+      const words = phrase
+        .trim()
+        .split(/\s+/)
+        .map((word) => (word === "*" ? ["*"] : stemsOf(word)))
+        .filter((alternatives) => alternatives.length > 0);
+      // a place weighs less than a word: "arthritis" with a place is the same as without
+      const weight = words.reduce((sum, [word]) => sum + (word === "*" ? 0.5 : 1), 0);
+      return { condition, words, weight };
+    }),
+  )
+  .sort((a, b) => b.weight - a.weight || b.words.length - a.words.length);
+
+/** The condition a medicine speaks of, by its name. */
+export const drugOf = new Map(
+  Object.entries(drugs).flatMap(([condition, list]) => list.split(" ").map((name) => [name, condition] as const)),
+);
+
+/** Every stem a phrase is made of, and every medicine: what a misspelt word may have been meant to be. */
+export const known = new Set([...patterns.flatMap((pattern) => pattern.words.flat()).filter((word) => word !== "*")]);
+const drugNames = new Set(drugOf.keys());
+
+/** A condition that was found, and which of the words (their numbers) say it. */
+export type Hit = { condition: string; used: ReadonlySet<number> };
+
+/** Whether a word names a place on the body, alone or with the next. */
+export const isPlace = (token: Token, all: readonly Token[], i: number) =>
+  readPlace(token.word) !== undefined || readPlace(`${token.word} ${all[i + 1]?.word ?? ""}`) !== undefined;
+
+const saysEnough = new Set(
+  ["chemo", "chemotherapy", "radiotherapy", "insulin", "diabetes", "cancer", "mesh", "stent"].map(stemOf),
+);
+
+/** All of a pattern's words among the tokens, near one another, in any order. */
+function match(
+  pattern: Pattern,
+  list: readonly Token[],
+  meant: readonly string[],
+  taken: ReadonlySet<number>,
+): Hit | undefined {
+  // a word that says enough alone says it also within a longer phrase: "port for chemo"
+  const alone = pattern.words.length === 1 && saysEnough.has(pattern.words[0]![0]!);
+  const reach = pattern.words.length + 4;
+  for (let start = 0; start < list.length; start++) {
+    if (taken.has(start) && !alone) continue;
+    const used = new Set<number>();
+    const fits = pattern.words.every((alternatives) => {
+      for (let i = start; i < Math.min(list.length, start + reach); i++) {
+        if (used.has(i) || (taken.has(i) && alternatives[0] !== "*" && !alone)) continue;
+        const hit = alternatives[0] === "*" ? isPlace(list[i]!, list, i) : alternatives.includes(meant[i]!);
+        if (hit) {
+          used.add(i);
+          return true;
+        }
+      }
+      return false;
+    });
+    if (fits && used.has(start)) return { condition: pattern.condition, used };
+  }
+  return undefined;
+}
+
+/** What a part says, longest phrases first; each word serves one of them. */
+export function hitsOf(list: readonly Token[]): Hit[] {
+  const meant = list.map(({ word, stem }) => {
+    if (
+      known.has(stem) ||
+      isSmall(word) ||
+      drugNames.has(word) ||
+      others.has(stem) ||
+      filler.has(stem) ||
+      commentary.has(stem)
+    )
+      return stem;
+    return spelling(stem, known) ?? spelling(word, known) ?? stem;
+  });
+  const taken = new Set<number>();
+  const hits: Hit[] = [];
+  const drugged = list.map(({ word }) => {
+    if (drugOf.has(word)) return drugOf.get(word);
+    if (word.length < 7 || isSmall(word)) return undefined;
+    const family = families.find(([ending]) => word.endsWith(ending))?.[1];
+    const near = family || known.has(stemOf(word)) ? undefined : spelling(word, drugNames);
+    return family ?? (near && drugOf.get(near));
+  });
+  drugged.forEach((condition, i) => {
+    if (!condition) return;
+    taken.add(i);
+    hits.push({ condition, used: new Set([i]) });
+  });
+  for (const pattern of patterns) {
+    const hit = match(pattern, list, meant, taken);
+    if (!hit) continue;
+    if (!hits.some((other) => other.condition === hit.condition)) hits.push(hit);
+    for (const i of hit.used) taken.add(i);
+  }
+  return hits;
+}
+
+/** What is said beside these changes nothing, when something weightier was said in the same part. */
+const slight = new Set(["pain", "tried", "quiet", "osteoarthritis", "fall", "migraine", "dizzy"]);
+/** A sign is stronger than the illness it may come from; the second is dropped where the first was read. */
+export const stronger: Record<string, readonly string[]> = {
+  "sign-headache": ["migraine"],
+  "sign-neck-artery": ["dizzy", "pain"],
+  "sign-chest-pain": ["pain", "breathless"],
+  "sign-fever-back": ["sign-infection", "pain"],
+  "sign-hot-calf": ["pain"],
+  "sign-weight-night": ["pain"],
+  "sign-major-trauma": ["pain", "fall"],
+  whiplash: ["fall"],
+  "sign-bladder-bowel": ["neuropathy"],
+  "sign-weakness": ["neuropathy", "pain"],
+  "skull-fracture": ["fracture"],
+  "joint-replacement": ["pain"],
+  operation: ["belly-tender", "disc", "pain"],
+  hernia: ["pregnancy"],
+  dental: ["device"],
+  stroke: ["clot", "bleeding"],
+  aneurysm: ["bleeding"],
+  marked: ["skin"],
+  skin: ["marked"],
+  fracture: ["marked", "pain", "fall"],
+  arthritis: ["osteoarthritis"],
+  "nut-allergy": ["allergy", "skin"],
+  "scent-allergy": ["allergy"],
+  "latex-allergy": ["allergy", "skin"],
+  allergy: ["skin"],
+  "trunk-rotation": ["scoliosis"],
+  reflux: ["hernia"],
+  "low-pressure": ["blood-pressure", "dizzy"],
+  disc: ["pain"],
+  jaw: ["pain"],
+};
+
+/** What is left when the weaker of what was read in a part is dropped, each condition once. */
+export function settle(hits: readonly Hit[]): Hit[] {
+  const dropped = new Set(hits.flatMap((hit) => stronger[hit.condition] ?? []));
+  const weighty = hits.some((hit) => !slight.has(hit.condition));
+  return hits.filter((hit) => !dropped.has(hit.condition) && !(weighty && slight.has(hit.condition)));
+}

@@ -1,0 +1,60 @@
+import { stemOf } from "./words";
+
+/** Other people: what is theirs is not the client's. Stems. */
+export const others = new Set(
+  [
+    "mother",
+    "father",
+    "sister",
+    "brother",
+    "aunt",
+    "uncle",
+    "grandmother",
+    "grandfather",
+    "granny",
+    "gran",
+    "grandma",
+    "grandpa",
+    "husband",
+    "wife",
+    "partner",
+    "son",
+    "daughter",
+    "child",
+    "cousin",
+    "parent",
+    "friend",
+    "family",
+    "mum",
+    "dad",
+    "mom",
+    "niece",
+    "nephew",
+    "boyfriend",
+    "girlfriend",
+    "neighbour",
+    "colleague",
+    "boss",
+    "flatmate",
+    "grandson",
+    "granddaughter",
+    "nan",
+  ].map(stemOf),
+);
+
+/** What says that something is taken as a medicine. */
+export const medicineCue =
+  /\b(tablets?|pills?|capsules?|medication|medicines?|meds|mg|mcg|injections?|inject|drops|patch(es)?|drug|drugs|prescri\w+|infusions?|i take|taking|i'm on|im on|am on|puts? me on|put me on|started on|inhaler|cream|ointment|dose)\b/;
+
+/** What says that there is nothing to tell, or only leads up to it. */
+export const filler = new Set(
+  "nothing none healthy fit horse fiddle illness illnesses disease diseases problem problems trouble issue issues condition conditions medical history health complaint complaints otherwise apart except besides general happy fine great perfectly perfect strong normal medication medications medicine medicines tablet tablets operations injuries injury accidents serious major big known wrong sick ill age usual people person life body right sure else still thank hello hi"
+    .split(" ")
+    .map(stemOf),
+);
+/** What is said about something told beside it, and is no new thing itself. */
+export const commentary = new Set(
+  "due remove splint sling side drop night carry pen everything report finish finished mention speak remember diagnosis twin early late stage last diagnose diagnosed brace teenager scan said watch watching test testing control controlled treatment treat palm floor x-ray xray ray tomorrow idea agony check checked result results appointment specialist consultant monitored stable mild severe bad worse better hospital ambulance stitched plaster doctor's regular regularly occasionally occasional flare flares long ago time believe properly healed heal fully completely gone clear cleared hot red swollen"
+    .split(" ")
+    .map(stemOf),
+);
