@@ -39,20 +39,3 @@ export function suggest(what: string): Condition[] {
   const found = findConditions(what);
   return [...new Set([...read, ...(found.length > 0 ? found : findConditions(withoutPlace(what) || what))])];
 }
-
-/** The condition that what was typed names, when every word of it (place and side aside) begins one of its words. */
-export function guess(what: string): Condition | undefined {
-  const [best] = suggest(what);
-  if (!best || what.trim().length < 3) return undefined;
-  const known = [best.name, ...best.synonyms]
-    .join(" ")
-    .toLowerCase()
-    .split(/[\s,]+/);
-  const begins = (text: string) =>
-    text
-      .toLowerCase()
-      .split(/\s+/)
-      .filter(Boolean)
-      .every((word) => known.some((each) => each.startsWith(word.length > 3 ? word.replace(/s$/, "") : word)));
-  return begins(what.trim()) || (withoutPlace(what) !== "" && begins(withoutPlace(what))) ? best : undefined;
-}

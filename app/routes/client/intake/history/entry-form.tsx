@@ -227,7 +227,7 @@ export function EntryForm({
           </Button>
         </Box>
         {parts.length > 0 && (
-          <Box role="status" aria-label="What was read" sx={{ mb: 1.5, display: "grid", gap: 1 }}>
+          <Box role="status" aria-label="What was read" sx={{ mt: { xs: 1, sm: 0 }, mb: 1.5, display: "grid", gap: 1 }}>
             {parts.map((part) => (
               <ReadPart
                 key={part.key}
