@@ -55,7 +55,14 @@ const plain = (text: string) =>
 
 /** Reads "left wrist", "both knees", "R hip", "low back". Undefined when no place of the body is named. */
 export function readPlace(text: string): Place | undefined {
-  const said = plain(text);
+  // "right now", "it has not been right since", "ten years back"
+  const said = plain(text)
+    .replace(/ right (?=(now|away|after|before|through|then|enough|as|since|side up) )/g, " ")
+    .replace(
+      / (years?|months?|weeks?|days?|while|then|came|come|go|going|went|get|got|put|is|am|are) back (?!of|pain|is|and|ache|trouble) ?/g,
+      " $1 ",
+    )
+    .replace(/ (been|be|feel|feels|felt|quite|all|that s|is|was) right (?!(side|arm|leg|hand|foot) )/g, " $1 ");
   const found = byLength.find(({ word }) => said.includes(` ${plain(word).trim()} `) || said.includes(` ${word}s `));
   if (!found) return undefined;
   const side = / (both|each|bilateral|left and right|right and left) /.test(said)

@@ -116,11 +116,13 @@ function readSpan(words: string, today: IsoDay, born: IsoDay | null): [IsoDay, I
   }
   const spoken = spokenSpan(words, today, born);
   if (spoken) return spoken;
-  const age = words.match(/^(?:at|age|aged|at age|when i was|when i was about|i was) (\d{1,2}|[a-z]+)$/);
+  const age = words.match(/^(?:at|age|aged|at age|when i was|when i was about|i was) (\d{1,2}|(?!an?$)[a-z]+)$/);
   const years = age && (/^\d+$/.test(age[1]!) ? Number(age[1]) : numberWords[age[1]!]);
   if (born && years) return capped(span(Number(born.slice(0, 4)) + years, 1, 24), today);
   if (born && /^(as a |as |a |since |in |in my )?(child|kid|childhood|baby|schoolchild)$/.test(words))
     return capped([born, plusMonths(born, 12 * 14)], today);
+  if (born && /^(as a |when i was a |i was a )?(teenager|teen|adolescent)$/.test(words))
+    return capped([plusMonths(born, 12 * 13), plusMonths(born, 12 * 20)], today);
   const decade = words.match(/^(?:in )?my (teens|twenties|thirties|forties|fifties|sixties)$/);
   if (born && decade) {
     const from = 10 + 10 * ["teens", "twenties", "thirties", "forties", "fifties", "sixties"].indexOf(decade[1]!);

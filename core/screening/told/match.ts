@@ -1,10 +1,13 @@
 import { readPlace } from "../../anatomy/places";
 import { drugs, families } from "./drugs";
+import { realWords } from "./real-words";
 import { commentary, filler, others } from "./small-talk";
 import { phrases } from "./vocabulary";
-import { isSmall, spelling, stemOf, tokens, type Token } from "./words";
+import { isSmall, speller, stemOf, tokens, type Token } from "./words";
 
-type Pattern = { condition: string; words: readonly (readonly string[])[]; weight: number };
+/** `next`: the word has to stand right behind the one before it; only its side may stand between: "new right hip". */
+type PatternWord = { any: readonly string[]; next: boolean };
+type Pattern = { condition: string; words: readonly PatternWord[]; weight: number };
 
 const stemsOf = (text: string) => text.split("/").flatMap((each) => tokens(each).map((token) => token.stem));
 const patterns: readonly Pattern[] = Object.entries(phrases)
@@ -13,10 +16,10 @@ const patterns: readonly Pattern[] = Object.entries(phrases)
       const words = phrase
         .trim()
         .split(/\s+/)
-        .map((word) => (word === "*" ? ["*"] : stemsOf(word)))
-        .filter((alternatives) => alternatives.length > 0);
+        .map((word): PatternWord => ({ any: word === "*" ? ["*"] : stemsOf(word), next: word.startsWith("+") }))
+        .filter(({ any }) => any.length > 0);
       // a place weighs less than a word: "arthritis" with a place is the same as without
-      const weight = words.reduce((sum, [word]) => sum + (word === "*" ? 0.5 : 1), 0);
+      const weight = words.reduce((sum, { any }) => sum + (any[0] === "*" ? 0.5 : 1), 0);
       return { condition, words, weight };
     }),
   )
@@ -28,8 +31,12 @@ export const drugOf = new Map(
 );
 
 /** Every stem a phrase is made of, and every medicine: what a misspelt word may have been meant to be. */
-export const known = new Set([...patterns.flatMap((pattern) => pattern.words.flat()).filter((word) => word !== "*")]);
+export const known = new Set(
+  patterns.flatMap((pattern) => pattern.words.flatMap(({ any }) => any)).filter((word) => word !== "*"),
+);
 const drugNames = new Set(drugOf.keys());
+export const spelled = speller(known);
+export const spelledDrug = speller(drugNames);
 
 /** A condition that was found, and which of the words (their numbers) say it. */
 export type Hit = { condition: string; used: ReadonlySet<number> };
@@ -42,6 +49,8 @@ const saysEnough = new Set(
   ["chemo", "chemotherapy", "radiotherapy", "insulin", "diabetes", "cancer", "mesh", "stent"].map(stemOf),
 );
 
+const sideWord = new Set(["left", "right"]);
+
 /** All of a pattern's words among the tokens, near one another, in any order. */
 function match(
   pattern: Pattern,
@@ -50,17 +59,22 @@ function match(
   taken: ReadonlySet<number>,
 ): Hit | undefined {
   // a word that says enough alone says it also within a longer phrase: "port for chemo"
-  const alone = pattern.words.length === 1 && saysEnough.has(pattern.words[0]![0]!);
+  const alone = pattern.words.length === 1 && saysEnough.has(pattern.words[0]!.any[0]!);
   const reach = pattern.words.length + 4;
   for (let start = 0; start < list.length; start++) {
     if (taken.has(start) && !alone) continue;
     const used = new Set<number>();
-    const fits = pattern.words.every((alternatives) => {
-      for (let i = start; i < Math.min(list.length, start + reach); i++) {
+    let last = start;
+    const fits = pattern.words.every(({ any: alternatives, next }) => {
+      const beside = sideWord.has(list[last + 1]?.word ?? "") ? last + 2 : last + 1;
+      const from = next ? beside : start;
+      const to = Math.min(list.length, next ? beside + 1 : start + reach);
+      for (let i = from; i < to; i++) {
         if (used.has(i) || (taken.has(i) && alternatives[0] !== "*" && !alone)) continue;
         const hit = alternatives[0] === "*" ? isPlace(list[i]!, list, i) : alternatives.includes(meant[i]!);
         if (hit) {
           used.add(i);
+          last = i;
           return true;
         }
       }
@@ -80,18 +94,19 @@ export function hitsOf(list: readonly Token[]): Hit[] {
       drugNames.has(word) ||
       others.has(stem) ||
       filler.has(stem) ||
-      commentary.has(stem)
+      commentary.has(stem) ||
+      realWords.has(word)
     )
       return stem;
-    return spelling(stem, known) ?? spelling(word, known) ?? stem;
+    return spelled(stem) ?? spelled(word) ?? stem;
   });
   const taken = new Set<number>();
   const hits: Hit[] = [];
   const drugged = list.map(({ word }) => {
     if (drugOf.has(word)) return drugOf.get(word);
-    if (word.length < 7 || isSmall(word)) return undefined;
+    if (word.length < 7 || isSmall(word) || realWords.has(word)) return undefined;
     const family = families.find(([ending]) => word.endsWith(ending))?.[1];
-    const near = family || known.has(stemOf(word)) ? undefined : spelling(word, drugNames);
+    const near = family || known.has(stemOf(word)) ? undefined : spelledDrug(word);
     return family ?? (near && drugOf.get(near));
   });
   drugged.forEach((condition, i) => {
@@ -99,10 +114,14 @@ export function hitsOf(list: readonly Token[]): Hit[] {
     taken.add(i);
     hits.push({ condition, used: new Set([i]) });
   });
+  const present = new Set(meant);
   for (const pattern of patterns) {
+    if (!pattern.words.every(({ any }) => any[0] === "*" || any.some((word) => present.has(word)))) continue;
     const hit = match(pattern, list, meant, taken);
     if (!hit) continue;
-    if (!hits.some((other) => other.condition === hit.condition)) hits.push(hit);
+    const same = hits.findIndex((other) => other.condition === hit.condition);
+    if (same < 0) hits.push(hit);
+    else hits[same] = { ...hit, used: new Set([...hits[same]!.used, ...hit.used]) };
     for (const i of hit.used) taken.add(i);
   }
   return hits;

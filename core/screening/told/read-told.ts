@@ -5,10 +5,10 @@ import type { RoughDate } from "../rough-date";
 import { drugEndings } from "./drugs";
 import { drugOf, hitsOf, isPlace, known, settle, stronger } from "./match";
 import { partsOf } from "./parts";
-import { commentary, filler, medicineCue, others } from "./small-talk";
+import { circumstance, commentary, filler, medicineCue, others } from "./small-talk";
 import { isNo, listGoesOn, stanceOf, type Stance } from "./stance";
 import { findDate, findDue } from "./when";
-import { isSmall, tokens } from "./words";
+import { inFigures, isSmall, tokens } from "./words";
 
 /** One thing that was read in what a client told. */
 export type Read = {
@@ -33,7 +33,7 @@ const isSign = (condition: string) => condition.startsWith("sign-");
  */
 export function readTold(text: string, today: IsoDay, born: IsoDay | null): Read[] {
   const parts = partsOf(text);
-  const whole = parts.map((part) => part.text.toLowerCase()).join(" ");
+  const whole = inFigures(parts.map((part) => part.text.toLowerCase()).join(" "));
   const read: (Read & { dated: boolean; placed: boolean; part: number })[] = [];
   let carried = false;
   // a date or a place that stands in a part of its own belongs to its neighbour
@@ -119,7 +119,16 @@ export function readTold(text: string, today: IsoDay, born: IsoDay | null): Read
         !drugOf.has(token.word),
     );
     const takes = medicineCue.test(part.text.toLowerCase());
-    const strange = hits.length === 0 && (rest.length > 0 || takes);
+    // what changes nothing explains nothing else: of "an artery in my neck tore" a torn muscle would leave the artery
+    const unexplained = hits.every((hit) => conditionOf(hit.condition)?.rules.length === 0);
+    const left = rest.filter(
+      (token) =>
+        hits.length === 0 ||
+        (!circumstance.has(token.stem) && !hits.some((hit) => hit.used.has(part.tokens.indexOf(token)))),
+    );
+    const denied = hits.length > 0 && hits.every((hit) => stanceOf(part, hit, false, spare) === "denied");
+    const strange =
+      unexplained && !denied && (left.length > 0 || (takes && !hits.some((hit) => hit.condition === "quiet")));
     const strangeDrug =
       hits.length > 0 &&
       unknownDrug &&

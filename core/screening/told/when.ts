@@ -7,6 +7,9 @@ const ambiguous =
 const leads =
   /^(in|since|last|this|until|till|due|on|at|from|early|late|mid|by|around|about|back|for|the|when|as|over|after|before)$/;
 
+/** How often, how long late: no time at which something happened. */
+const often = /^(every|each|most|many|several|per|alternate)$/;
+
 export type FoundDate = { when: RoughDate; from: number; to: number };
 
 /**
@@ -20,6 +23,15 @@ export function findDate(words: readonly string[], today: IsoDay, born: IsoDay |
       if (leads.test(part.at(-1)!)) continue;
       if (length === 1 && ambiguous.test(part[0]!) && !leads.test(words[from - 1] ?? "")) continue;
       if (length === 1 && /^\d{1,3}$/.test(part[0]!)) continue;
+      if (often.test(words[from - 1] ?? "") || often.test(part[0]!) || words[from + length] === "late") continue;
+      // "twice a month"
+      if (part[0] === "a" && /^(once|twice|times)$/.test(words[from - 1] ?? "")) continue;
+      // "as a baby" is a time, "trying for a baby" is none
+      if (
+        /^(baby|kid|child|teen|teenager)$/.test(part.at(-1)!) &&
+        !/^(as|was|since)$/.test(part.at(-3) ?? part.at(-2) ?? "")
+      )
+        continue;
       // a bare year needs to look like one, and "two years" is a length as often as a time
       const text = part
         .join(" ")
@@ -40,7 +52,7 @@ export function findDue(text: string, today: IsoDay): RoughDate | undefined {
     const due = plusDays(today, 280 - Math.round(weeksGone * 7));
     return { said, earliest: plusDays(due, -slackDays), latest: plusDays(due, slackDays) };
   };
-  const gone = /\b(\d{1,2}|[a-z]+)(?:\s*(?:\+|and)\s*\d)? (weeks?|months?)\b/.exec(text);
+  const gone = /\b(\d{1,2}|[a-z]+)(?:\s*(?:\+|and)\s*\d)? (weeks?|months?)\b(?! late| overdue)/.exec(text);
   const count = gone && (/^\d/.test(gone[1]!) ? Number(gone[1]) : numberWords[gone[1]!]);
   if (gone && count && gone[2]!.startsWith("week") && count <= 42) return spread(gone[0], count, 4);
   if (gone && count && gone[2]!.startsWith("month") && count <= 9) return spread(gone[0], count * 4.35, 16);
