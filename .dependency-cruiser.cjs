@@ -2,8 +2,43 @@
 const computing = ["stemmer", "fastest-levenshtein", "highs", "date-fns", "d3", "d3-[a-z-]+", "@stdlib/[a-z-]+"].join(
   "|",
 );
+
+/**
+ * The rooms of core, and which others each may look into: the arrows run one way, from what is known of the body to what
+ * is done with it. Room -> rooms.
+ */
+const rooms = {
+  anatomy: [],
+  statistics: [],
+  consent: ["anatomy", "techniques"],
+  findings: ["anatomy"],
+  techniques: ["anatomy"],
+  "light-touch": ["statistics"],
+  "own-measures": [],
+  measure: ["anatomy", "findings", "statistics"],
+  repeatability: ["anatomy", "measure", "statistics"],
+  change: ["anatomy", "findings", "measure", "statistics"],
+  reading: ["anatomy", "findings", "measure", "statistics"],
+  screening: ["anatomy", "techniques"],
+  series: ["anatomy", "reading", "screening", "techniques"],
+  session: ["consent", "screening", "series", "techniques"],
+};
+const oneWay = Object.entries(rooms).map(([room, others]) => ({
+  name: `core-${room}-looks-only-where-it-may`,
+  severity: "error",
+  from: { path: `^core/${room}/`, pathNot: "[.]test[.]ts$" },
+  to: { path: "^core/[^/]+/", pathNot: `^core/(${[room, ...others].join("|")})/` },
+}));
+
 module.exports = {
   forbidden: [
+    ...oneWay,
+    {
+      name: "core-has-only-these-rooms",
+      severity: "error",
+      from: {},
+      to: { path: "^core/[^/]+/", pathNot: `^core/(${[...Object.keys(rooms), "test"].join("|")})/` },
+    },
     {
       name: "core-knows-nothing-outside",
       severity: "error",

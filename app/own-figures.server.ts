@@ -1,4 +1,4 @@
-import type { OwnFigures } from "~core/repeatability/own-figures";
+import type { OwnFigures } from "~core/measure/own-figures";
 import { analyse, type StudyMarking, type StudyResult } from "~core/repeatability/study";
 import type { Tx } from "~data/database";
 import { finishedKey, finishedMarkings, pictureName } from "~data/studies";

@@ -1,7 +1,7 @@
 import { momentsOf, type MomentReadings } from "~core/change/moments";
 import { readPhoto } from "~core/measure/read-photo";
 import type { Reading } from "~core/measure/reading";
-import type { OwnFigures } from "~core/repeatability/own-figures";
+import type { OwnFigures } from "~core/measure/own-figures";
 import type { Tx } from "~data/database";
 import { measurementsOf } from "~data/measurements";
 import { photosOfClient } from "~data/photos";

@@ -14,7 +14,7 @@ export type SeriesSettings = {
 
 export type StoredPlan = Plan & {
   /** The targets the plan was solved for, so that its reasons stay those of its day. */
-  targets: import("../core/series/plan").Target[];
+  targets: import("../core/reading/target").Target[];
   solvedAt: string;
 };
 

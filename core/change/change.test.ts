@@ -2,7 +2,7 @@ import { testReading } from "../test/reading";
 import fc from "fast-check";
 import { metrics } from "../measure/metrics";
 import type { Reading } from "../measure/reading";
-import { mdc95, semFromIcc, smallestRealChange } from "../repeatability/mdc";
+import { mdc95, semFromIcc, smallestRealChange } from "../statistics/mdc";
 import { keptBetween } from "./carry-over";
 import { compare, compareMoments, kept } from "./compare";
 import type { MomentReadings } from "./moments";

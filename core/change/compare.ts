@@ -1,5 +1,5 @@
 import { oneEach, type Reading } from "../measure/reading";
-import { smallestRealChange } from "../repeatability/mdc";
+import { smallestRealChange } from "../statistics/mdc";
 
 export type Verdict = "real" | "unclear";
 

@@ -1,5 +1,5 @@
 import { splitPoint, type PointKey } from "../anatomy/landmarks";
-import { figureOfPoint, type OwnFigures } from "../repeatability/own-figures";
+import { figureOfPoint, type OwnFigures } from "../measure/own-figures";
 import type { Px } from "../measure/calibration";
 import { mapped, overlay } from "../measure/overlay";
 import { measure, type MeasuredBy, type Precision, usualPrecision } from "../measure/propagate";

@@ -1,6 +1,6 @@
 import { compare, compareMoments, incomparable, oneChangeEach } from "../change/compare";
 import { momentsOf, type PhotoAtVisit } from "../change/moments";
-import { smallestRealChange } from "../repeatability/mdc";
+import { smallestRealChange } from "../statistics/mdc";
 import { measurable, readByHand, type HandMeasurement } from "./by-hand";
 import { handLimits, handMethods, methodsFor } from "./methods";
 import { oneEach } from "./reading";

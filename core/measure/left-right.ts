@@ -1,4 +1,4 @@
-import { smallestRealChange } from "../repeatability/mdc";
+import { smallestRealChange } from "../statistics/mdc";
 import type { Reading } from "./reading";
 
 /** One metric of both body sides: how far the left differs from the right, and whether that can be told. */

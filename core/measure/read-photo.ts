@@ -1,4 +1,4 @@
-import { figureKey, pool, type OwnFigures } from "../repeatability/own-figures";
+import { figureKey, pool, type OwnFigures } from "./own-figures";
 import type { Marks, PhotoSetup, Scene } from "./calibration";
 import { metricsOf, sidesIn } from "./metrics";
 import { measure, type ErrorPart, type Measured, type Precision } from "./propagate";

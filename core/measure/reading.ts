@@ -1,5 +1,5 @@
 import type { Side, Unit } from "../units";
-import type { Basis } from "../repeatability/own-figures";
+import type { Basis } from "./own-figures";
 import type { Metric } from "./metrics";
 import type { MethodKey } from "./methods";
 import type { Measured } from "./propagate";

@@ -5,7 +5,7 @@ import { latestGrade, type Restriction } from "../findings/restriction";
 import { directionWord, formatBand, formatValue, unitSign } from "../measure/format";
 import type { MetricKey } from "../measure/metrics";
 import { oneEach, type Reading } from "../measure/reading";
-import type { Target } from "../series/plan";
+import type { Target } from "./target";
 import { z95, type Side } from "../units";
 
 const sideWord = { L: "left", R: "right", both: "both sides" } as const;

@@ -7,7 +7,7 @@ import { readPhoto } from "../measure/read-photo";
 import { project, calibrate } from "../measure/calibration";
 import { seeded } from "../random";
 import { setup, standing } from "../test/standing";
-import { figureKey, figureOfPoint, pool } from "./own-figures";
+import { figureKey, figureOfPoint, pool } from "../measure/own-figures";
 import { analyse, blindOrder, type StudyMarking } from "./study";
 
 const body = (view: "front" | "left" = "front") => standing(view);

@@ -4,11 +4,11 @@ import { isReference } from "../measure/marking";
 import type { Metric } from "../measure/metrics";
 import { markingError, readPhoto, sceneOf, type MarkedPhoto } from "../measure/read-photo";
 import type { Random } from "../random";
-import { agreement, type Agreement } from "./agreement";
-import { iccOneWay } from "./icc";
-import { mdc95 } from "./mdc";
-import { figureKey, pool, type FigureKey, type OwnFigures, type Spread } from "./own-figures";
-import { withinSubject } from "./within";
+import { agreement, type Agreement } from "../statistics/agreement";
+import { iccOneWay } from "../statistics/icc";
+import { mdc95 } from "../statistics/mdc";
+import { figureKey, pool, type FigureKey, type OwnFigures } from "../measure/own-figures";
+import { withinSubject, type Spread } from "../statistics/within";
 
 /** One marking in a study: which picture (whatever names it), and how it was marked this time. */
 export type StudyMarking = MarkedPhoto & { picture: string };

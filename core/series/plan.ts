@@ -1,25 +1,9 @@
-import type { LayerKey } from "../anatomy/layers";
 import type { RegionKey } from "../anatomy/regions";
 import type { IsoDay } from "../days";
+import type { Target } from "../reading/target";
 import type { Outcome } from "../screening/outcome";
 import type { Position } from "../techniques/technique";
-import type { Minutes, Side } from "../units";
-
-/** Something the series is to reach: how much work, where, how deep, on which side. */
-export type Target = {
-  id: string;
-  /** In words: "Right upper trapezius". */
-  name: string;
-  region: RegionKey;
-  layer: LayerKey;
-  side: Side | "both";
-  /** Importance, 0–3. */
-  weight: number;
-  /** Minutes of work wanted over the whole series, all sides together. */
-  wanted: Minutes;
-  /** Why it is a target, as a sentence. */
-  because: string;
-};
+import type { Minutes } from "../units";
 
 /** What the practitioner fixed by hand. Sessions count from 0. */
 export type Lock = { session: number; technique: string; kind: "keep" | "leave-out" };

@@ -2,7 +2,8 @@ import { depthOf } from "../anatomy/layers";
 import { regionKeys, type RegionKey } from "../anatomy/regions";
 import { techniqueOf } from "../techniques/catalogue";
 import type { Technique } from "../techniques/technique";
-import type { PlanInput, PlannedSession, Step, Target } from "./plan";
+import type { Target } from "../reading/target";
+import type { PlanInput, PlannedSession, Step } from "./plan";
 import { workingDepth } from "./rulebook";
 import { templateOf } from "./template";
 

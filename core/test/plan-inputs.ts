@@ -1,4 +1,5 @@
-import type { PlanInput, Target } from "../series/plan";
+import type { Target } from "../reading/target";
+import type { PlanInput } from "../series/plan";
 
 const target = (
   id: string,

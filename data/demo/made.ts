@@ -3,7 +3,8 @@ import { join } from "node:path";
 import type { Moment } from "../../core/findings/restriction";
 import type { Marks } from "../../core/measure/calibration";
 import type { MarkedPhoto } from "../../core/measure/read-photo";
-import type { Plan, Target } from "../../core/series/plan";
+import type { Target } from "../../core/reading/target";
+import type { Plan } from "../../core/series/plan";
 
 /** A picture taken ahead by scripts/make-demo.ts. */
 export type MadePhoto = MarkedPhoto & { file: string; visit: number; moment: Moment };

@@ -1,5 +1,6 @@
 import { targetsFrom } from "~core/reading/targets";
-import { tableMinutesOf, type PlanInput, type PlannedSession, type Target } from "~core/series/plan";
+import type { Target } from "~core/reading/target";
+import { tableMinutesOf, type PlanInput, type PlannedSession } from "~core/series/plan";
 import { daysWorked, sessionDays } from "~core/series/dates";
 import { templateOf } from "~core/series/template";
 import { unsafe, type Breach } from "~core/series/rules";

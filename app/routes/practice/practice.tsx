@@ -11,7 +11,7 @@ import { saveSchool } from "~data/practitioners";
 import { validate } from "~app/validation";
 import { SchoolForm } from "./school-form";
 import { landmarks, type LandmarkKey } from "~core/anatomy/landmarks";
-import { figureOfPoint, pool } from "~core/repeatability/own-figures";
+import { figureOfPoint, pool } from "~core/measure/own-figures";
 import { ownFigures } from "~app/own-figures.server";
 import { usualPrecision } from "~core/measure/propagate";
 import { strain } from "~core/series/score";

@@ -7,7 +7,7 @@ import { useEffect, useId, useState, type ReactNode } from "react";
 import { movedBetween } from "~core/change/moved";
 import { overlay, type Matrix } from "~core/measure/overlay";
 import type { MarkedPhoto } from "~core/measure/read-photo";
-import type { OwnFigures } from "~core/repeatability/own-figures";
+import type { OwnFigures } from "~core/measure/own-figures";
 import { pictureHeight } from "./picture";
 import { usePicture } from "./use-picture";
 

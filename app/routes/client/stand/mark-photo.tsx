@@ -10,7 +10,7 @@ import { feetOf } from "~core/measure/propose";
 import { readPhoto, sceneOf, type MarkedPhoto } from "~core/measure/read-photo";
 import type { Reading } from "~core/measure/reading";
 import { viewName } from "~core/measure/view";
-import type { OwnFigures } from "~core/repeatability/own-figures";
+import type { OwnFigures } from "~core/measure/own-figures";
 import { useNotify } from "~app/ui/notices";
 import type { Photo } from "~data/photos";
 import { useCompared } from "./compare-pictures";

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { agreement } from "~core/repeatability/agreement";
+import { agreement } from "~core/statistics/agreement";
 import { agreementPlot } from "~app/routes/practice/repeatability/agreement-layout";
 import { validate } from "~app/validation";
 import { measuredSchema } from "./measured-form";

@@ -1,5 +1,5 @@
 import { scaleLinear } from "d3";
-import type { Agreement } from "~core/repeatability/agreement";
+import type { Agreement } from "~core/statistics/agreement";
 
 export type AgreementPlot = {
   points: { x: number; y: number }[];

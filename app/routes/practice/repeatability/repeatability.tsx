@@ -6,7 +6,7 @@ import { data, Link, redirect, useFetcher } from "react-router";
 import { array, number, object, string } from "yup";
 import type { Route } from "./+types/repeatability";
 import type { LandmarkKey } from "~core/anatomy/landmarks";
-import { furtherPairs, spreadInterval } from "~core/repeatability/within";
+import { furtherPairs, spreadInterval } from "~core/statistics/within";
 import { blindOrder } from "~core/repeatability/study";
 import { seeded, seedOf } from "~core/random";
 import { studied } from "~app/own-figures.server";

@@ -1,5 +1,7 @@
 import { chiSquare } from "./quantiles";
-import type { Spread } from "./own-figures";
+
+/** A standard deviation and the degrees of freedom it rests on. */
+export type Spread = { sd: number; dof: number };
 
 /**
  * Within-subject standard deviation of repeated values: rows are subjects, each with two or more repeats; rows with

@@ -1,9 +1,7 @@
 import { landmarks, type LandmarkKey } from "../anatomy/landmarks";
-import type { MetricKey } from "../measure/metrics";
-import { isSideView, type View } from "../measure/view";
-
-/** A standard deviation and the degrees of freedom it rests on. */
-export type Spread = { sd: number; dof: number };
+import type { Spread } from "../statistics/within";
+import type { MetricKey } from "./metrics";
+import { isSideView, type View } from "./view";
 
 /**
  * What a practitioner's repeatability study found: the spread of their own marks. `sem` is by metric (deg or mm),
