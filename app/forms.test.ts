@@ -138,12 +138,12 @@ describe("dates and colours", () => {
     expect(weekday("2026-11-25")).toBe("Wednesday 25 November");
   });
 
-  it("gives a change its colour only when it is real", () => {
+  it("gives a change its colour only when something can be told", () => {
     const { tokens } = themes.light;
     expect(changeColour(tokens, undefined)).toBe(tokens.slate);
-    expect(changeColour(tokens, { verdict: "unclear", direction: undefined })).toBe(tokens.slate);
-    expect(changeColour(tokens, { verdict: "real", direction: "towards" })).toBe(tokens.moss);
-    expect(changeColour(tokens, { verdict: "real", direction: "away" })).toBe(tokens.clay);
-    expect(changeColour(tokens, { verdict: "real", direction: undefined })).toBe(tokens.ink);
+    expect(changeColour(tokens, { verdict: "cannot be told", direction: undefined })).toBe(tokens.slate);
+    expect(changeColour(tokens, { verdict: "possible", direction: "towards" })).toBe(tokens.moss);
+    expect(changeColour(tokens, { verdict: "clear", direction: "away" })).toBe(tokens.clay);
+    expect(changeColour(tokens, { verdict: "clear", direction: undefined })).toBe(tokens.ink);
   });
 });

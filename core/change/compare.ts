@@ -1,20 +1,24 @@
 import { oneEach, type Reading } from "../measure/reading";
-import { smallestRealChange } from "../statistics/mdc";
+import { falseDiscovery } from "../statistics/false-discovery";
+import { differing, pooledDof, verdictOf, verdicts, type Difference, type Verdict } from "../statistics/verdict";
 
-export type Verdict = "real" | "unclear";
-
-/** How one metric changed between two moments. */
-export type Change = {
+/** A change before it is judged among the others. */
+export type Unjudged = Difference & {
   id: string;
   first: Reading;
   second: Reading;
-  difference: number;
-  /** Standard error of the difference, in the metric's unit. */
-  se: number;
-  /** Smallest difference that can be told from marking error (95 %). */
-  smallestReal: number;
+  /** The views that were brought together to this one. */
+  parts?: readonly Unjudged[];
+  /** Why it cannot be judged, however large it looks. */
+  unjudged?: string;
+};
+
+/** How one metric changed between two moments, judged among all that was looked at. */
+export type Change = Unjudged & {
+  /** Share of false discoveries at which it would be one (q). 1 where nothing is judged. */
+  q: number;
   verdict: Verdict;
-  /** Towards or away from the middle of the usual range; undefined unless real and outside it. */
+  /** Towards or away from the middle of the usual range; undefined where nothing can be told, or inside it. */
   direction: "towards" | "away" | undefined;
 };
 
@@ -25,44 +29,31 @@ const outside = (reading: Reading): number => {
 };
 
 /**
- * Compares one metric at two moments. What stays the same in one person (the depth of a landmark) shifts both values
- * alike and is left out of the error of the difference. The verdict is real when the difference exceeds it at 95 %.
+ * How much two people who mark the same body disagree beyond what one of them varies, as a share of the marking error of
+ * each (SD): assumed (common practice: between examiners errors are about a quarter larger than within one).
  */
-export function compare(first: Reading, second: Reading): Change {
+const ownWay = 0.8;
+
+/**
+ * One metric at two moments, second minus first. What stays the same in one person (the depth of a landmark) shifts both
+ * alike and is left out; how differently they stand from one time to the next is in it, and what two markers would see
+ * differently. Throws RangeError for different metrics or methods.
+ */
+export function differ(first: Reading, second: Reading): Difference {
   if (first.id !== second.id)
     throw new RangeError(`only one metric of one side and view can be compared, got ${first.id} and ${second.id}`);
   if (first.method !== second.method)
     throw new RangeError(`only one method can be compared with itself, got ${first.method} and ${second.method}`);
-  const difference = second.value - first.value;
-  const smallestReal = smallestRealChange(first.seRepeat, second.seRepeat);
-  const verdict: Verdict = Math.abs(difference) > smallestReal ? "real" : "unclear";
-  const nearer = outside(first) - outside(second);
-  const direction = verdict === "unclear" || nearer === 0 ? undefined : nearer > 0 ? "towards" : "away";
-  return {
-    id: first.id,
-    first,
-    second,
-    difference,
-    se: Math.hypot(first.seRepeat, second.seRepeat),
-    smallestReal,
-    verdict,
-    direction,
-  };
+  const others = first.marker !== null && second.marker !== null && first.marker !== second.marker;
+  const disagree = others ? ownWay * Math.hypot(first.seMarking, second.seMarking) : 0;
+  const errors = [first, second].map(({ seStanding: se, dof }) => ({ se, dof }));
+  const se = Math.hypot(first.seStanding, second.seStanding, disagree);
+  return differing(second.value - first.value, se, pooledDof([...errors, { se: disagree, dof: Infinity }]));
 }
 
-/** Every metric that was taken by the same method at both moments, real ones first, then by how clearly they changed. */
-export function compareMoments(first: readonly Reading[], second: readonly Reading[]): Change[] {
-  return first
-    .flatMap((reading) => {
-      const later = sameIn(second, reading);
-      return later ? [compare(reading, later)] : [];
-    })
-    .sort(
-      (a, b) =>
-        Number(b.verdict === "real") - Number(a.verdict === "real") ||
-        Math.abs(b.difference) / b.smallestReal - Math.abs(a.difference) / a.smallestReal,
-    );
-}
+/** A difference that stands alone: nothing else was looked at. */
+export const compare = (first: Reading, second: Reading): Change =>
+  judged([{ id: first.id, first, second, ...differ(first, second) }])[0]!;
 
 /** The reading of the same metric, side, view and method. */
 export const sameIn = (readings: readonly Reading[], { id, method }: Reading): Reading | undefined =>
@@ -77,24 +68,37 @@ export function incomparable(first: readonly Reading[], second: readonly Reading
   });
 }
 
+/**
+ * Verdicts on everything that was looked at together. What cannot be judged (`unjudged`) counts among the others no more
+ * than if it had not been looked at.
+ */
+export function judged(changes: readonly Unjudged[]): Change[] {
+  const counted = changes.filter(({ unjudged }) => unjudged === undefined);
+  const qs = falseDiscovery(counted.map(({ p }) => p));
+  return changes.map((change) => {
+    const at = counted.indexOf(change);
+    const q = at < 0 ? 1 : qs[at]!;
+    const verdict = at < 0 ? "cannot be told" : verdictOf(change.p, q);
+    const nearer = outside(change.first) - outside(change.second);
+    const direction = verdict === "cannot be told" || nearer === 0 ? undefined : nearer > 0 ? "towards" : "away";
+    return { ...change, q, verdict, direction };
+  });
+}
+
+/** Clear ones first, then possible ones, by how rare they would be; what cannot be judged last. */
+export const byVerdict = (a: Change, b: Change): number =>
+  verdicts.indexOf(a.verdict) - verdicts.indexOf(b.verdict) ||
+  Number(a.unjudged !== undefined) - Number(b.unjudged !== undefined) ||
+  a.p - b.p;
+
 /** One change for each metric, where one is needed: by the method that tells the smallest, an eye grade last of all. */
 export function oneChangeEach(changes: readonly Change[]): Change[] {
   const best = new Map<string, Change>();
   const finer = (a: Change, b: Change) =>
-    a.first.unit === b.first.unit ? a.smallestReal < b.smallestReal : b.first.unit === "grade";
+    a.first.unit === b.first.unit ? a.band < b.band : b.first.unit === "grade";
   for (const change of changes) {
     const there = best.get(change.id);
     if (!there || finer(change, there)) best.set(change.id, change);
   }
   return changes.filter((change) => best.get(change.id) === change);
-}
-
-/**
- * How much of a visit's change was still there at the next one: carry-over ÷ within-visit change. Undefined when the
- * visit itself changed nothing real: a share of noise says nothing.
- */
-export function kept(before: Reading, after: Reading, nextBefore: Reading): number | undefined {
-  const within = compare(before, after);
-  if (within.verdict === "unclear") return undefined;
-  return (nextBefore.value - before.value) / within.difference;
 }

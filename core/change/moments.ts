@@ -1,5 +1,7 @@
+import type { PointKey } from "../anatomy/landmarks";
 import type { Moment } from "../findings/restriction";
 import { readByHand, type HandMeasurement } from "../measure/by-hand";
+import { takenOver } from "../measure/propose";
 import { readPhoto, type MarkedPhoto } from "../measure/read-photo";
 import type { Reading } from "../measure/reading";
 
@@ -13,6 +15,16 @@ export type MomentReadings = {
   readings: Reading[];
   photos: MarkedPhoto[];
 };
+
+const order = ({ ordinal, moment }: PhotoAtVisit) => 2 * ordinal + (moment === "after" ? 1 : 0);
+
+/** The points of a picture that stand where they were taken over from the one before it of the same view. */
+function copiedIn(photo: PhotoAtVisit, photos: readonly PhotoAtVisit[]): ReadonlySet<PointKey> {
+  const before = photos
+    .filter((other) => other.view === photo.view && order(other) < order(photo))
+    .sort((a, b) => order(b) - order(a))[0];
+  return new Set(before ? takenOver(photo, before).same : []);
+}
 
 /**
  * Pictures and hand measurements grouped by visit and moment in order of time, each with its metrics; moments without
@@ -34,7 +46,14 @@ export function momentsOf<P extends PhotoAtVisit>(
   for (const photo of photos) {
     const moment = momentOf(photo.ordinal, photo.moment);
     moment.photos.push(photo);
-    moment.readings.push(...read(photo));
+    const copied = copiedIn(photo, photos);
+    moment.readings.push(
+      ...read(photo).map((reading) =>
+        reading.metric.points(reading.side ?? "L").every((point) => copied.has(point))
+          ? { ...reading, copied: true as const }
+          : reading,
+      ),
+    );
   }
   for (const measured of byHand) {
     const reading = readByHand(measured);

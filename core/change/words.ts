@@ -9,6 +9,10 @@ export const directionWords = (direction: Change["direction"]): string =>
       ? "away from the usual"
       : "within the usual range";
 
+/** The verdict on a change and where it goes: "clear, towards the usual", "cannot be told". */
+export const changeWords = ({ verdict, direction }: Pick<Change, "verdict" | "direction">): string =>
+  verdict === "cannot be told" ? verdict : `${verdict}, ${directionWords(direction)}`;
+
 /**
  * A name for each change: its metric's and side's, and the view it was taken in wherever another of the list has the same.
  * In their order.

@@ -1,6 +1,7 @@
-import { compare, compareMoments, incomparable, oneChangeEach } from "../change/compare";
+import { compare, incomparable, oneChangeEach } from "../change/compare";
+import { compareMoments } from "../change/judge";
 import { momentsOf, type PhotoAtVisit } from "../change/moments";
-import { smallestRealChange } from "../statistics/mdc";
+import { stances } from "./stance";
 import { measurable, readByHand, type HandMeasurement } from "./by-hand";
 import { handLimits, handMethods, methodsFor } from "./methods";
 import { oneEach } from "./reading";
@@ -37,22 +38,21 @@ describe("measuring by hand", () => {
     expect(readByHand(measured({ method: "guess" as never }))).toBeUndefined();
   });
 
-  it("judges change by the method's error: 1.96 · √2 times it", () => {
+  it("judges change by the method's error and one standing's: 1.96 · √2 times both", () => {
     const first = readByHand(measured({ value: -6 }))!;
-    const needed = 1.96 * Math.SQRT2 * 1.5;
+    const needed = 1.96 * Math.SQRT2 * Math.hypot(1.5, stances["shoulder-level"].sd);
     for (const [by, verdict] of [
-      [needed + 0.1, "real"],
-      [needed - 0.1, "unclear"],
+      [needed + 0.1, "clear"],
+      [needed - 0.1, "cannot be told"],
     ] as const)
       expect(compare(first, readByHand(measured({ value: -6 + by }))!).verdict).toBe(verdict);
-    expect(smallestRealChange(1.5, 1.5)).toBeCloseTo(needed, 2);
   });
 
   it("takes an eye grade as a grade: two steps are a change, one is not", () => {
     const grade = (value: number) => readByHand(measured({ method: "eye", value }))!;
     expect(grade(-2)).toMatchObject({ unit: "grade", usual: [-0.5, 0.5], value: -2 });
-    expect(compare(grade(-2), grade(-1)).verdict).toBe("unclear");
-    expect(compare(grade(-2), grade(0))).toMatchObject({ verdict: "real", direction: "towards" });
+    expect(compare(grade(-2), grade(-1)).verdict).toBe("cannot be told");
+    expect(compare(grade(-2), grade(0))).toMatchObject({ verdict: "clear", direction: "towards" });
   });
 
   it("keeps plausible values within its limits", () => {
@@ -79,7 +79,7 @@ describe("moments with pictures and hand measurements", () => {
 
   it("keeps every method of a metric side by side, and never mixes them", () => {
     const photo = { ordinal: 1, moment: "before", view: "front", setup: {}, marks: {} } as unknown as PhotoAtVisit;
-    const seen = { ...readByHand(measured({ value: -4 }))!, method: "photo" as const, se: 0.8, seRepeat: 0.8 };
+    const seen = { ...readByHand(measured({ value: -4 }))!, method: "photo" as const, se: 0.8, seRepeat: 0.8, seStanding: 0.8 };
     const first = momentsOf([photo], [measured(), measured({ method: "eye", value: -2 })], () => [seen])[0]!;
     expect(first.readings.map(({ method, value }) => [method, value])).toEqual([
       ["photo", -4],

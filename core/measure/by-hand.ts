@@ -3,6 +3,7 @@ import type { Side } from "../units";
 import { handMethods, methodsFor, type HandMethodKey } from "./methods";
 import { metricsOf, sidesIn, type Metric } from "./metrics";
 import { readingId, type Reading } from "./reading";
+import { standingOf } from "./read-photo";
 import { views, type View } from "./view";
 
 /** One metric as it was measured by hand. `readingId` is that of the same metric in a picture. */
@@ -44,5 +45,9 @@ export function readByHand({ readingId: id, method: key, value }: HandMeasuremen
     seRepeat: method.se,
     parts: [{ cause: "method", variance: method.se ** 2 }],
     basis: { kind: "model" },
+    ...standingOf(method.se, found.metric.key, method.unit),
+    marker: null,
+    seMarking: method.se,
+    standings: 1,
   };
 }

@@ -27,7 +27,7 @@ describe("numbers as they are read", () => {
   });
 
   it("gives a band of 95 %, with the unit", () => {
-    expect(formatBand(metric("craniovertebral"), 1.58)).toBe("±3.1°");
+    expect(formatBand(metric("craniovertebral"), 1.58)).toBe("±3°");
     expect(formatBand(metric("tragus-offset"), 6.1)).toBe("±12 mm");
     expect(unitSign(metric("knee-line"))).toBe("°");
     expect(formatBand({ unit: "grade" }, 0.5)).toBe("±1.0");

@@ -35,6 +35,6 @@ export const fromLine = ([point, top, foot]: readonly BodyPoint[]) => {
   return ((point!.across - foot!.across) * dy - (point!.up - foot!.up) * dx) / Math.hypot(dx, dy);
 };
 
-/** Sum of how far each point stands from the plumb through another, regardless of direction, in mm. */
-export const sumOfOffsets = (points: readonly BodyPoint[], plumb: BodyPoint) =>
-  points.reduce((sum, point) => sum + Math.abs(point.across - plumb.across), 0);
+/** Root mean square, in the unit of the values. */
+export const rootMeanSquare = (values: readonly number[]) =>
+  Math.sqrt(values.reduce((sum, value) => sum + value ** 2, 0) / values.length);

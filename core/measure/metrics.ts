@@ -1,7 +1,7 @@
 import type { PointKey } from "../anatomy/landmarks";
 import { toDegrees, type Side } from "../units";
 import type { BodyPoint } from "./calibration";
-import { bend, footAngle, fromLine, middle, offset, shiftOfPairs, sumOfOffsets, tilt } from "./geometry";
+import { bend, footAngle, fromLine, middle, offset, rootMeanSquare, shiftOfPairs, tilt } from "./geometry";
 import type { View } from "./view";
 
 /**
@@ -17,6 +17,10 @@ export type Metric = {
   sides: "each" | "near" | "none";
   points: (side: Side) => readonly PointKey[];
   value: (points: readonly BodyPoint[]) => number;
+  /** Where the value is the root mean square of several distances: the distances, from which it is reckoned without bias. */
+  offsets?: (points: readonly BodyPoint[]) => readonly number[];
+  /** A property of the whole body that both of its views show: they are brought together to one figure. */
+  midline?: true;
   /** What the sign means: [below zero, above zero]. */
   words: readonly [string, string];
   /** How an eye grade below and above the usual is said, where that differs from `words`. */
@@ -52,7 +56,7 @@ export type MetricKey =
   | "scapula-low-distance"
   | "heel-line"
   | "shoulder-angle"
-  | "plumb-sum";
+  | "plumb-rms";
 
 const common = "common practice";
 
@@ -64,6 +68,9 @@ const pair = (landmark: "tragus" | "acromion" | "asis" | "psis" | "ankle"): read
 const frontBack = ["front", "back"] as const;
 const sideViews = ["left", "right"] as const;
 
+const plumbOffsets = (points: readonly BodyPoint[]) =>
+  points.slice(0, -1).map((point) => offset([point, points.at(-1)!]));
+
 export const metrics: readonly Metric[] = [
   {
     key: "head-tilt",
@@ -71,6 +78,7 @@ export const metrics: readonly Metric[] = [
     unit: "deg",
     views: frontBack,
     sides: "none",
+    midline: true,
     points: () => pair("tragus"),
     value: tilt,
     words: ["left low", "right low"],
@@ -84,6 +92,7 @@ export const metrics: readonly Metric[] = [
     unit: "deg",
     views: frontBack,
     sides: "none",
+    midline: true,
     points: () => pair("acromion"),
     value: tilt,
     words: ["left low", "right low"],
@@ -97,6 +106,7 @@ export const metrics: readonly Metric[] = [
     unit: "deg",
     views: ["front"],
     sides: "none",
+    midline: true,
     points: () => pair("asis"),
     value: tilt,
     words: ["left low", "right low"],
@@ -110,6 +120,7 @@ export const metrics: readonly Metric[] = [
     unit: "deg",
     views: ["back"],
     sides: "none",
+    midline: true,
     points: () => pair("psis"),
     value: tilt,
     words: ["left low", "right low"],
@@ -123,6 +134,7 @@ export const metrics: readonly Metric[] = [
     unit: "mm",
     views: frontBack,
     sides: "none",
+    midline: true,
     points: () => [...pair("tragus"), ...pair("ankle")],
     value: shiftOfPairs,
     words: ["to the right", "to the left"],
@@ -136,6 +148,7 @@ export const metrics: readonly Metric[] = [
     unit: "mm",
     views: ["front"],
     sides: "none",
+    midline: true,
     points: () => ["sternal-notch", ...pair("asis")],
     value: ([notch, right, left]) => notch!.across - middle(right!, left!).across,
     words: ["to the right", "to the left"],
@@ -149,6 +162,7 @@ export const metrics: readonly Metric[] = [
     unit: "mm",
     views: ["back"],
     sides: "none",
+    midline: true,
     points: () => ["c7", ...pair("psis")],
     value: ([c7, right, left]) => c7!.across - middle(right!, left!).across,
     words: ["to the right", "to the left"],
@@ -219,19 +233,24 @@ export const metrics: readonly Metric[] = [
   },
   ...(["front", "back"] as const).map((view): Metric => {
     const [chest, hips] = view === "front" ? (["sternal-notch", "asis"] as const) : (["c7", "psis"] as const);
+    const offsets: Metric["offsets"] = ([a, b, trunk, c, d, e, f]) => {
+      const feet = middle(e!, f!);
+      return [middle(a!, b!), trunk!, middle(c!, d!)].map((point) => offset([point, feet]));
+    };
     return {
-      key: "plumb-sum",
+      key: "plumb-rms",
       name: "Off the plumb, all together",
       unit: "mm",
       views: [view],
       sides: "none",
       points: () => [...pair("tragus"), chest, ...pair(hips), ...pair("ankle")],
-      value: ([a, b, trunk, c, d, e, f]) => sumOfOffsets([middle(a!, b!), trunk!, middle(c!, d!)], middle(e!, f!)),
+      value: (points) => rootMeanSquare(offsets(points)),
+      offsets,
       words: ["", ""],
       pictureOnly: true,
-      usual: [0, 36],
+      usual: [0, 12],
       source: common,
-      definition: `Head, ${view === "front" ? "sternal notch" : "C7"} and pelvis: how far each stands sideways from the plumb through the ankles, added up.`,
+      definition: `Head, ${view === "front" ? "sternal notch" : "C7"} and pelvis: how far each stands sideways from the plumb through the ankles, as a root mean square with the error of measuring taken off.`,
     };
   }),
   {
@@ -240,6 +259,7 @@ export const metrics: readonly Metric[] = [
     unit: "deg",
     views: sideViews,
     sides: "near",
+    midline: true,
     points: (side) => ["c7", `tragus.${side}`],
     value: ([c7, tragus]) => toDegrees(Math.atan2(tragus!.up - c7!.up, tragus!.across - c7!.across)),
     words: ["", ""],
@@ -254,6 +274,7 @@ export const metrics: readonly Metric[] = [
     unit: "deg",
     views: sideViews,
     sides: "near",
+    midline: true,
     points: (side) => [`tragus.${side}`, `canthus.${side}`],
     value: ([tragus, canthus]) => toDegrees(Math.atan2(canthus!.up - tragus!.up, canthus!.across - tragus!.across)),
     words: ["face down", "face up"],
@@ -302,6 +323,7 @@ export const metrics: readonly Metric[] = [
     unit: "mm",
     views: sideViews,
     sides: "near",
+    ...(landmark === "tragus" ? { midline: true as const } : {}),
     points: (side) => [`${landmark}.${side}`, `malleolus.${side}`],
     value: offset,
     words: ["behind", "forward"],
@@ -315,6 +337,7 @@ export const metrics: readonly Metric[] = [
     unit: "deg",
     views: sideViews,
     sides: "near",
+    midline: true,
     points: (side) => [`acromion.${side}`, `trochanter.${side}`],
     value: ([acromion, hip]) => toDegrees(Math.atan2(acromion!.across - hip!.across, acromion!.up - hip!.up)),
     words: ["back", "forward"],
@@ -349,7 +372,7 @@ export const metrics: readonly Metric[] = [
     definition: "Angle trochanter, condyle, malleolus; beyond straight is positive.",
   },
   {
-    key: "plumb-sum",
+    key: "plumb-rms",
     name: "Off the plumb, all together",
     unit: "mm",
     views: sideViews,
@@ -361,13 +384,14 @@ export const metrics: readonly Metric[] = [
       `condyle.${side}`,
       `malleolus.${side}`,
     ],
-    value: (points) => sumOfOffsets(points.slice(0, -1), points.at(-1)!),
+    value: (points) => rootMeanSquare(plumbOffsets(points)),
+    offsets: plumbOffsets,
     words: ["", ""],
     pictureOnly: true,
-    usual: [20, 160],
+    usual: [5, 45],
     source: common,
     definition:
-      "Head, shoulder, hip and knee: how far each stands before or behind the plumb through the ankle, added up.",
+      "Head, shoulder, hip and knee: how far each stands before or behind the plumb through the ankle, as a root mean square with the error of measuring taken off.",
   },
 ];
 

@@ -8,9 +8,14 @@ import { isSideView, type View } from "./view";
  * `placing` by landmark (mm on the body, one direction).
  */
 export type OwnFigures = {
-  sem: Partial<Record<FigureKey, Spread>>;
+  sem: Partial<Record<FigureKey, Ratio>>;
   placing: Partial<Record<LandmarkKey, Spread>>;
+  /** From a standing study: everything that differs from one standing to the next, against the model's and the assumed. */
+  standing?: Partial<Record<FigureKey, Ratio>>;
 };
+
+/** One's own standard deviation as a multiple of the model's for the same pictures, and what it rests on. */
+export type Ratio = { ratio: number; dof: number };
 
 /** A metric in one kind of view: left and right side are marked alike and share their figures. */
 export type FigureKey = `${MetricKey}.${"front" | "back" | "side"}`;
@@ -23,18 +28,20 @@ export const leastPairs = 5;
 export const modelDof = 10;
 
 /**
- * Own and model standard deviation pooled by degrees of freedom: √((ν₁s₁² + ν₂s₂²) / (ν₁ + ν₂)). The model's alone
- * while there are fewer than five own repeat pairs. Units are those of the inputs.
+ * How many times the model's an error is by one's own figures: √((ν·r² + ν₀) / (ν + ν₀)), the model counting for ν₀ = 10
+ * degrees of freedom with a ratio of 1. Exactly 1 while there are fewer than five own repeat pairs. As a ratio it holds
+ * for every scale and distance at which the metric is taken.
  */
-export function pool(own: Spread | undefined, model: number): { sd: number; basis: Basis } {
-  if (!own || own.dof < leastPairs) return { sd: model, basis: { kind: "model" } };
-  const variance = (own.dof * own.sd ** 2 + modelDof * model ** 2) / (own.dof + modelDof);
-  return { sd: Math.sqrt(variance), basis: { kind: "own", dof: own.dof } };
+export function pooledRatio(own: Ratio | undefined): number {
+  if (!own || own.dof < leastPairs) return 1;
+  return Math.sqrt((own.dof * own.ratio ** 2 + modelDof) / (own.dof + modelDof));
 }
 
-/** How many times the catalogue's placing error a landmark's is by one's own figures; 1 while there are too few. */
-export const figureOfPoint = (own: OwnFigures | undefined, landmark: LandmarkKey): number =>
-  pool(own?.placing[landmark], landmarks[landmark].placing).sd / landmarks[landmark].placing;
+/** How many times the catalogue's placing error a landmark's is by one's own figures, never less than once. */
+export function figureOfPoint(own: OwnFigures | undefined, landmark: LandmarkKey): number {
+  const placing = own?.placing[landmark];
+  return Math.max(1, pooledRatio(placing && { ratio: placing.sd / landmarks[landmark].placing, dof: placing.dof }));
+}
 
 /** Whose marking error a standard error rests on. */
 export type Basis = { kind: "model" } | { kind: "own"; dof: number };

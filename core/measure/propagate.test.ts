@@ -53,8 +53,9 @@ describe.each(views)("propagation against simulation, metric by metric, %s view"
     const mean = values.reduce((sum, each) => sum + each, 0) / n;
     const sd = Math.sqrt(values.reduce((sum, each) => sum + (each - mean) ** 2, 0) / (n - 1));
     // 400 draws know a standard deviation to ±7 % (95 %)
-    expect(sd / se).toBeGreaterThan(0.86);
+    // a root is steeper towards 0: its standard error is that of the longer side
+    expect(sd / se).toBeGreaterThan(metric.offsets ? 0.7 : 0.86);
     expect(sd / se).toBeLessThan(1.14);
-    expect(Math.abs(mean - value) / se).toBeLessThan(0.25);
+    expect(Math.abs(mean - value) / se).toBeLessThan(metric.offsets ? 0.5 : 0.25);
   });
 });

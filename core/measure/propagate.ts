@@ -1,5 +1,5 @@
 import { landmarks, splitPoint, type PointKey } from "../anatomy/landmarks";
-import type { Side } from "../units";
+import { z95, type Side } from "../units";
 import { calibrate, locate, referenceKeys, type BodyPoint, type Scene } from "./calibration";
 import type { Metric } from "./metrics";
 
@@ -38,8 +38,11 @@ export type ErrorPart = {
   variance: number;
 };
 
+/** What one standard deviation of one input does to the values. */
+type Effect = Omit<ErrorPart, "variance"> & { by: readonly number[] };
+
 /** What of a metric is needed to compute it. */
-export type MeasuredBy = Pick<Metric, "sides" | "points" | "value">;
+export type MeasuredBy = Pick<Metric, "sides" | "points" | "value" | "offsets">;
 
 export type Measured = {
   value: number;
@@ -59,7 +62,8 @@ export type Measured = {
  *
  * Every input (marks, plumb, stick, camera, depths, turn) is varied by one standard deviation both ways; the half
  * difference is its share of the error (first-order propagation with central differences, as in the GUM, JCGM
- * 100:2008, 5.1, from memory). Inputs are taken as independent.
+ * 100:2008, 5.1, from memory). Inputs are taken as independent. A root mean square of distances is reckoned from theirs,
+ * with their error taken off (see `withoutBias`).
  */
 export function measure(
   metric: MeasuredBy,
@@ -68,7 +72,7 @@ export function measure(
   precision: Precision = usualPrecision,
 ): Measured | undefined {
   const points = metric.points(side ?? "L");
-  const evaluate = (varied: Scene): number | undefined => {
+  const evaluate = (varied: Scene): readonly number[] | undefined => {
     const calibration = calibrate(varied);
     if (!calibration) return undefined;
     const located: BodyPoint[] = [];
@@ -78,21 +82,18 @@ export function measure(
       // Metrics of one body side are written for the left; the right one is its mirror image.
       located.push(metric.sides === "each" && side === "R" ? { ...place, across: -place.across } : place);
     }
-    return metric.value(located);
+    return metric.offsets ? metric.offsets(located) : [metric.value(located)];
   };
-  const value = evaluate(scene);
-  if (value === undefined) return undefined;
+  const values = evaluate(scene);
+  if (values === undefined) return undefined;
   const calibration = calibrate(scene)!;
-  const parts: ErrorPart[] = [];
+  const effects: Effect[] = [];
   const add = (part: Omit<ErrorPart, "variance">, sd: number, vary: (by: number) => Scene) => {
     if (sd === 0) return;
     const high = evaluate(vary(sd));
     const low = evaluate(vary(-sd));
     if (high === undefined || low === undefined) return;
-    const same = parts.find((known) => known.cause === part.cause && known.point === part.point);
-    const variance = ((high - low) / 2) ** 2;
-    if (same) same.variance += variance;
-    else parts.push({ ...part, variance });
+    effects.push({ ...part, by: high.map((value, i) => (value - low[i]!) / 2) });
   };
   const moved = (key: keyof Scene["marks"], dx: number, dy: number): Scene => {
     const mark = scene.marks[key]!;
@@ -126,8 +127,58 @@ export function measure(
   add({ cause: "stick-depth" }, precision.stickBehind, (by) => withSetup({ stickBehind: stickBehind + by }));
   add({ cause: "turn" }, precision.yaw, (by) => ({ ...scene, yaw: scene.yaw + by }));
 
-  parts.sort((a, b) => b.variance - a.variance);
-  const total = parts.reduce((sum, part) => sum + part.variance, 0);
-  const lasting = parts.reduce((sum, part) => sum + (part.cause === "depth" ? part.variance : 0), 0);
-  return { value, se: Math.sqrt(total), seRepeat: Math.sqrt(total - lasting), parts };
+  if (metric.offsets) return withoutBias(values, effects);
+  const parts = partsOf(effects, ({ by }) => by[0]! ** 2);
+  const repeat = parts.filter(({ cause }) => cause !== "depth");
+  return { value: values[0]!, se: Math.sqrt(sum(parts)), seRepeat: Math.sqrt(sum(repeat)), parts };
 }
+
+const sum = (parts: readonly ErrorPart[]) => parts.reduce((total, { variance }) => total + variance, 0);
+
+/** The causes of error with what each adds, largest first. */
+function partsOf(effects: readonly Effect[], varianceOf: (effect: Effect) => number): ErrorPart[] {
+  const parts: ErrorPart[] = [];
+  for (const effect of effects) {
+    const same = parts.find(({ cause, point }) => cause === effect.cause && point === effect.point);
+    if (same) same.variance += varianceOf(effect);
+    else
+      parts.push({
+        cause: effect.cause,
+        ...(effect.point ? { point: effect.point } : {}),
+        variance: varianceOf(effect),
+      });
+  }
+  return parts.sort((a, b) => b.variance - a.variance);
+}
+
+/**
+ * The root mean square of `values` (x) without the bias that their error gives it: with the covariance S of their errors,
+ * E[xᵀx] = μᵀμ + tr S and Var[xᵀx] = 4 μᵀSμ + 2 tr S² (normal errors), where μᵀSμ is estimated by xᵀSx − tr S². Its standard
+ * error is half of the longer side of its interval by 1.96: near 0 a root has no other.
+ */
+function withoutBias(values: readonly number[], effects: readonly Effect[]): Measured {
+  const n = values.length;
+  const squares = values.reduce((total, value) => total + value ** 2, 0);
+  const spreadOf = (counted: readonly Effect[]) => {
+    const trace = counted.reduce((total, { by }) => total + dot(by, by), 0);
+    const trace2 = counted.reduce((total, a) => total + counted.reduce((row, b) => row + dot(a.by, b.by) ** 2, 0), 0);
+    const along = counted.reduce((total, { by }) => total + dot(by, values) ** 2, 0);
+    return { trace, sd: Math.sqrt(Math.max(4 * along - 2 * trace2, 2 * trace2)) / n };
+  };
+  const all = spreadOf(effects);
+  const meanSquare = Math.max(0, (squares - all.trace) / n);
+  const value = Math.sqrt(meanSquare);
+  const errorBy = (sd: number) =>
+    Math.max(Math.sqrt(meanSquare + z95 * sd) - value, value - Math.sqrt(Math.max(0, meanSquare - z95 * sd))) / z95;
+  const se = errorBy(all.sd);
+  const raw = partsOf(effects, ({ by }) => 4 * dot(by, values) ** 2 + dot(by, by) ** 2);
+  const scale = se ** 2 / (sum(raw) || 1);
+  return {
+    value,
+    se,
+    seRepeat: errorBy(spreadOf(effects.filter(({ cause }) => cause !== "depth")).sd),
+    parts: raw.map((part) => ({ ...part, variance: part.variance * scale })),
+  };
+}
+
+const dot = (a: readonly number[], b: readonly number[]) => a.reduce((total, each, i) => total + each * b[i]!, 0);

@@ -1,5 +1,5 @@
 import { landmarks, splitPoint, type PointKey } from "../anatomy/landmarks";
-import { calibrate, locate, project, type BodyPoint, type Marks, type Px } from "./calibration";
+import { calibrate, locate, project, type BodyPoint, type MarkKey, type Marks, type Px } from "./calibration";
 import { isReference } from "./marking";
 import { sceneOf, type MarkedPhoto } from "./read-photo";
 import { isSideView, pointsOfView, usualDepth, type View } from "./view";
@@ -53,17 +53,17 @@ export function fromEarlier(photo: MarkedPhoto, earlier: MarkedPhoto): Marks | u
 const untouched = 0.75;
 
 /**
- * How many of a picture's points on the body stand exactly where they were taken over from an earlier picture, and how
+ * Which of a picture's points on the body stand exactly where they were taken over from an earlier picture, and how
  * many there are. When it is all of them, nothing was looked at: the reading says where the earlier marks would lie.
  */
-export function takenOver(photo: MarkedPhoto, earlier: MarkedPhoto): { same: number; of: number } {
+export function takenOver(photo: MarkedPhoto, earlier: MarkedPhoto): { same: readonly PointKey[]; of: number } {
   const copied = fromEarlier(photo, earlier) ?? {};
-  const own = Object.entries(photo.marks).filter(([key]) => !isReference(key as PointKey));
-  const same = own.filter(([key, { x, y }]) => {
-    const there = copied[key as PointKey];
+  const own = (Object.keys(photo.marks) as MarkKey[]).filter((key): key is PointKey => !isReference(key));
+  const same = own.filter((key) => {
+    const [{ x, y }, there] = [photo.marks[key]!, copied[key]];
     return there !== undefined && Math.hypot(there.x - x, there.y - y) <= untouched;
   });
-  return { same: same.length, of: own.length };
+  return { same, of: own.length };
 }
 
 const skinDepth = (photo: MarkedPhoto, key: PointKey, place: BodyPoint): number =>

@@ -1,6 +1,8 @@
-import { figureKey, pool, type OwnFigures } from "./own-figures";
+import { figureKey, leastPairs, modelDof, pooledRatio, type Basis, type OwnFigures, type Ratio } from "./own-figures";
 import type { Marks, PhotoSetup, Scene } from "./calibration";
-import { metricsOf, sidesIn } from "./metrics";
+import { metricsOf, sidesIn, type MetricKey } from "./metrics";
+import { stanceOf } from "./stance";
+import type { Unit } from "../units";
 import { measure, type ErrorPart, type Measured, type Precision } from "./propagate";
 import { readingId, type Reading } from "./reading";
 import type { View } from "./view";
@@ -24,25 +26,40 @@ const ofMarking = ({ cause }: ErrorPart) => cause === "placing" || cause === "pl
 export const markingError = (parts: readonly ErrorPart[]): number =>
   Math.sqrt(parts.filter(ofMarking).reduce((sum, { variance }) => sum + variance, 0));
 
-/** A measurement whose marking error is the marker's own, pooled with the model's; its other causes stay. */
-function withOwn(
-  measured: Measured,
-  own: OwnFigures["sem"][keyof OwnFigures["sem"]],
-): Pick<Reading, "basis"> & Measured {
+/**
+ * A measurement whose marking error is the marker's own, pooled with the model's; its other causes stay. Marking the same
+ * picture again cannot see a bony point that is found wrongly both times, so one's own figure only ever adds to the model's.
+ */
+function withOwn(measured: Measured, own: Ratio | undefined): Measured & { basis: Basis; seMarking: number } {
   const model = markingError(measured.parts);
-  const { sd, basis } = pool(own, model);
-  if (basis.kind === "model" || model === 0) return { ...measured, basis };
-  const factor = (sd / model) ** 2;
-  const parts = measured.parts
-    .map((part) => (ofMarking(part) ? { ...part, variance: part.variance * factor } : part))
-    .sort((a, b) => b.variance - a.variance);
-  const more = sd ** 2 - model ** 2;
+  const factor = Math.max(1, pooledRatio(own));
+  const basis: Basis = own && own.dof >= leastPairs ? { kind: "own", dof: own.dof } : { kind: "model" };
+  const more = (factor ** 2 - 1) * model ** 2;
   return {
     ...measured,
     se: Math.sqrt(measured.se ** 2 + more),
     seRepeat: Math.sqrt(measured.seRepeat ** 2 + more),
-    parts,
+    parts: measured.parts
+      .map((part) => (ofMarking(part) ? { ...part, variance: part.variance * factor ** 2 } : part))
+      .sort((a, b) => b.variance - a.variance),
     basis,
+    seMarking: factor * model,
+  };
+}
+
+/** What one standing's metric says of how somebody usually stands: assumed, or by a standing study of the marker's. */
+export function standingOf(
+  seRepeat: number,
+  metric: MetricKey,
+  unit: Unit,
+  study?: Ratio,
+): Pick<Reading, "seStanding" | "stance" | "dof"> {
+  const assumed = Math.hypot(seRepeat, stanceOf(metric, unit));
+  if (!study || study.dof < leastPairs) return { seStanding: assumed, stance: { kind: "assumed" }, dof: Infinity };
+  return {
+    seStanding: pooledRatio(study) * assumed,
+    stance: { kind: "study", dof: study.dof },
+    dof: study.dof + modelDof,
   };
 }
 
@@ -50,15 +67,20 @@ function withOwn(
  * All metrics a picture's marks allow, in the order of the catalogue; missing landmarks leave theirs out. `own` are
  * the figures of whoever placed the marks.
  */
-export function readPhoto(photo: MarkedPhoto, own?: OwnFigures, precision?: Precision): Reading[] {
+export function readPhoto(photo: MarkedPhoto & { markedBy?: string | null }, own?: OwnFigures, precision?: Precision): Reading[] {
   const scene = sceneOf(photo);
   return metricsOf(photo.view).flatMap((metric) =>
     sidesIn(metric, photo.view).flatMap((side): Reading[] => {
       const measured = measure(metric, side, scene, precision);
       if (!measured) return [];
+      const key = figureKey(metric.key, photo.view);
+      const read = withOwn(measured, own?.sem[key]);
       return [
         {
-          ...withOwn(measured, own?.sem[figureKey(metric.key, photo.view)]),
+          ...read,
+          ...standingOf(read.seRepeat, metric.key, metric.unit, own?.standing?.[key]),
+          marker: photo.markedBy ?? null,
+          standings: 1,
           metric,
           side,
           id: readingId(metric, side, photo.view),

@@ -16,7 +16,33 @@ export type Reading = Measured & {
   /** Usual range in `unit`. */
   usual: readonly [number, number];
   basis: Basis;
+  /**
+   * Standard error by which two standings of one person differ from what is usual for them: `seRepeat` and how
+   * differently they stand from one time to the next. What counts wherever two standings are compared.
+   */
+  seStanding: number;
+  /** What the standing part of it rests on. */
+  stance: StanceBasis;
+  /** Degrees of freedom of `seStanding`; infinite while it is assumed or the model's. */
+  dof: number;
+  /** Whoever placed the marks; null for nobody in particular. */
+  marker: string | null;
+  /** How much of `seStanding` is the marking (SD): what another pair of eyes would do otherwise. */
+  seMarking: number;
+  /** Every mark it rests on was taken over from an earlier picture and left where it was put. */
+  copied?: true;
+  /** How many standings it is the mean of. */
+  standings: number;
 };
+
+/** How differently somebody stands from one time to the next: assumed, or found by a standing study. */
+export type StanceBasis = { kind: "assumed" } | { kind: "study"; dof: number };
+
+/**
+ * Standard error of a value as a statement about how somebody usually stands: all of its own error and one standing's.
+ */
+export const seUsual = ({ se, seRepeat, seStanding }: Reading): number =>
+  Math.sqrt(seStanding ** 2 + Math.max(0, se ** 2 - seRepeat ** 2));
 
 /** One metric of one side in one view, whatever the method: "knee-line.R.front". */
 export const readingId = (metric: Metric, side: Side | undefined, view: View): string =>

@@ -52,17 +52,29 @@ describe("targets", () => {
     expect(targetsOfReading(reading("shoulder-level", -4, 0.8))[0]).toMatchObject({ side: "R" });
   });
 
-  it("gives little weight to what is hardly measured, and none to what lies in its range", () => {
-    const sure = targetsOfReading(reading("shoulder-level", 4, 0.5))[0]!.weight;
-    const unsure = targetsOfReading(reading("shoulder-level", 4, 3))[0]!.weight;
-    expect(unsure).toBeLessThan(sure);
+  it("gives less weight to what is less sure, and none below four chances in five or inside the range", () => {
+    const sure = targetsOfReading(reading("shoulder-level", 4, 0.5))[0]!;
+    const unsure = targetsOfReading(reading("shoulder-level", 4, 2))[0]!;
+    expect(unsure.weight).toBeLessThan(sure.weight);
+    expect(sure.because).toMatch(/^Shoulder level is 4\.0° right low ±1\.0°: it seems outside the usual/);
+    // 2.5° beyond the range with an error of 3°: 0.80 of the normal distribution lies below 0.83
+    expect(outOfRange(reading("shoulder-level", 4, 3)).sure).toBeCloseTo(0.7977, 3);
+    expect(targetsOfReading(reading("shoulder-level", 4, 3))).toEqual([]);
     expect(targetsOfReading(reading("shoulder-level", 1, 0.5))).toEqual([]);
     expect(outOfRange(reading("shoulder-level", 1, 0.5))).toEqual({ by: 0, sure: 0 });
   });
 
   it("lists restrictions first and one target per place for the metrics", () => {
-    const targets = targetsFrom([restriction], [reading("head-tilt", 6, 0.5), reading("head-tilt", 8, 0.5, "back")]);
+    const targets = targetsFrom([restriction], [reading("head-tilt", 6, 0.5), reading("head-tilt", 12, 0.5, "back")]);
     expect(targets[0]!.id).toBe("restriction-r1");
     expect(targets.filter((target) => target.id.startsWith("metric-head-tilt"))).toHaveLength(1);
+    // front and back that agree are one
+    const [both] = targetsFrom([], [reading("head-tilt", 6, 0.5), reading("head-tilt", 6.4, 0.5, "back")]);
+    expect(both).toMatchObject({ id: "metric-head-tilt.front+back-neck-DM" });
+  });
+
+  it("takes nothing for a target that one picture cannot tell, or whose marks were only taken over", () => {
+    expect(targetsOfReading(reading("shoulder-level", 40, 4))).toEqual([]);
+    expect(targetsOfReading({ ...reading("shoulder-level", 4, 0.5), copied: true })).toEqual([]);
   });
 });

@@ -3,8 +3,11 @@ import type { LayerKey } from "../anatomy/layers";
 import { regionName, type RegionKey } from "../anatomy/regions";
 import { latestGrade, type Restriction } from "../findings/restriction";
 import { directionWord, formatBand, formatValue, unitSign } from "../measure/format";
+import { stances } from "../measure/stance";
+import { normal } from "../statistics/quantiles";
+import { bringTogether } from "../measure/combine";
 import type { MetricKey } from "../measure/metrics";
-import { oneEach, type Reading } from "../measure/reading";
+import { oneEach, seUsual, type Reading } from "../measure/reading";
 import type { Target } from "./target";
 import { z95, type Side } from "../units";
 
@@ -78,18 +81,28 @@ function level(list: Aim[]): { above: Aim[]; below: Aim[] } {
   return { above: list, below: list };
 }
 
-/** How far a reading lies outside its usual range (0 inside), and how sure that is (0–1 of its 95 % band). */
+/** What a reading has to seem outside by, to be worked at: four chances in five that whoever stands so is outside. */
+const least = 0.8;
+
+/**
+ * How far a reading lies outside its usual range (0 inside, in its unit), and how probable it is that the person usually
+ * stands outside: Φ(by / √(se² + stance²)), measuring and one standing counted.
+ */
 export function outOfRange(reading: Reading): { by: number; sure: number } {
   const [low, high] = reading.usual;
   const by = reading.value > high ? reading.value - high : reading.value < low ? reading.value - low : 0;
-  return { by, sure: by === 0 ? 0 : Math.min(1, Math.abs(by) / (z95 * reading.se)) };
+  return { by, sure: by === 0 ? 0 : normal(Math.abs(by) / seUsual(reading)) };
 }
 
-/** Targets from metrics out of range. A reading barely out of range, or hardly measured, weighs little. */
+/** Whether one picture can tell this metric at all: its band is narrower than any change to be expected of it. */
+const judgeable = ({ metric, unit, seStanding, method }: Reading): boolean =>
+  method !== "photo" || unit === "grade" || z95 * Math.SQRT2 * seStanding <= stances[metric.key].plausible;
+
+/** Targets from metrics that seem outside their range; the surer, the heavier. What one picture cannot tell gives none. */
 export function targetsOfReading(reading: Reading): Target[] {
   const { by, sure } = outOfRange(reading);
   const chosen = by > 0 ? aims[reading.metric.key]?.above : by < 0 ? aims[reading.metric.key]?.below : undefined;
-  if (!chosen || sure < 0.25) return [];
+  if (!chosen || sure < least || reading.copied || !judgeable(reading)) return [];
   // a positive level means the left is higher
   const higher: Side = reading.value > 0 ? "L" : "R";
   const lower: Side = higher === "L" ? "R" : "L";
@@ -104,19 +117,19 @@ export function targetsOfReading(reading: Reading): Target[] {
       side,
       weight: aim.weight * sure,
       wanted: (side === "both" ? 14 : 8) * (0.5 + 0.5 * sure),
-      because: `${reading.metric.name} is ${formatValue(reading, Math.abs(reading.value))}${unitSign(reading)}${word ? ` ${word}` : ""} ${formatBand(reading, reading.se)}, outside the usual ${formatValue(reading, reading.usual[0])} to ${formatValue(reading, reading.usual[1])}${unitSign(reading)}.`,
+      because: `${reading.metric.name} is ${formatValue(reading, Math.abs(reading.value))}${unitSign(reading)}${word ? ` ${word}` : ""} ${formatBand(reading, reading.se)}: it seems outside the usual ${formatValue(reading, reading.usual[0])} to ${formatValue(reading, reading.usual[1])}${unitSign(reading)}.`,
     };
   });
 }
 
 /**
  * All targets, restrictions first; several readings of one place and side are one target, the
- * heavier's reason kept. Of a metric taken in several ways the most precise speaks.
+ * heavier's reason kept. Of a metric taken in several ways the most precise speaks, of two views of one thing both together.
  */
 export function targetsFrom(restrictions: readonly Restriction[], readings: readonly Reading[]): Target[] {
   const found = restrictions.map(targetOfRestriction).filter((target) => target !== undefined);
   const fromMetrics = new Map<string, Target>();
-  for (const target of oneEach(readings).flatMap(targetsOfReading)) {
+  for (const target of bringTogether(oneEach(readings)).flatMap(targetsOfReading)) {
     const place = `${target.region} ${target.layer} ${target.side}`;
     const known = fromMetrics.get(place);
     if (!known || known.weight < target.weight) fromMetrics.set(place, target);

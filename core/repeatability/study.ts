@@ -7,7 +7,7 @@ import type { Random } from "../random";
 import { agreement, type Agreement } from "../statistics/agreement";
 import { iccOneWay } from "../statistics/icc";
 import { mdc95 } from "../statistics/mdc";
-import { figureKey, pool, type FigureKey, type OwnFigures } from "../measure/own-figures";
+import { figureKey, leastPairs, pooledRatio, type FigureKey, type OwnFigures } from "../measure/own-figures";
 import { withinSubject, type Spread } from "../statistics/within";
 
 /** One marking in a study: which picture (whatever names it), and how it was marked this time. */
@@ -21,7 +21,7 @@ export type MetricRepeat = {
   sem: Spread;
   /** The model's for the same pictures. */
   model: number;
-  /** What is used from now on: the model's, or both pooled. */
+  /** What is used from now on: the model's, or both pooled where that is more. */
   used: { sd: number; own: boolean };
   /** Smallest change that marking alone can tell, by what is used. */
   mdc: number;
@@ -110,7 +110,7 @@ export function analyse(markings: readonly StudyMarking[]): StudyResult {
   const metrics = [...rows].map(([key, { metric, rows: list }]): MetricRepeat => {
     const sem = withinSubject(list.map(({ values }) => values));
     const model = Math.sqrt(list.reduce((sum, row) => sum + row.model ** 2, 0) / list.length);
-    const { sd, basis } = pool(sem, model);
+    const sd = Math.max(1, pooledRatio({ ratio: sem.sd / model, dof: sem.dof })) * model;
     // tables need the same number of repeats everywhere
     const least = Math.min(...list.map(({ values }) => values.length));
     const table = list.map(({ values }) => values.slice(0, least));
@@ -120,7 +120,7 @@ export function analyse(markings: readonly StudyMarking[]): StudyResult {
       metric,
       sem,
       model,
-      used: { sd, own: basis.kind === "own" },
+      used: { sd, own: sem.dof >= leastPairs },
       mdc: mdc95(sd),
       icc: many ? iccOneWay(table) : undefined,
       agreement: many
@@ -133,6 +133,9 @@ export function analyse(markings: readonly StudyMarking[]): StudyResult {
   });
   return {
     metrics,
-    own: { sem: Object.fromEntries(metrics.map(({ key, sem }) => [key, sem])), placing: placingOf(repeats) },
+    own: {
+      sem: Object.fromEntries(metrics.map(({ key, sem, model }) => [key, { ratio: sem.sd / model, dof: sem.dof }])),
+      placing: placingOf(repeats),
+    },
   };
 }

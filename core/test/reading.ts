@@ -14,5 +14,11 @@ export const testReading = (metric: Metric, value: number, change: Partial<Readi
   seRepeat: change.se ?? 1,
   parts: [],
   basis: { kind: "model" },
+  seStanding: change.seRepeat ?? change.se ?? 1,
+  stance: { kind: "assumed" },
+  dof: Infinity,
+  marker: null,
+  seMarking: change.se ?? 1,
+  standings: 1,
   ...change,
 });

@@ -7,7 +7,7 @@ import { Link, NavLink, Outlet, useLocation, useMatches } from "react-router";
 import type { Route } from "./+types/client";
 import { depthOf } from "~core/anatomy/layers";
 import { ageOn } from "~core/client";
-import { keptBetween } from "~core/change/carry-over";
+import { keptBetween, keptRange } from "~core/change/carry-over";
 import { templateOf } from "~core/series/template";
 import { isActive } from "~core/screening/outcome";
 import { questions } from "~core/screening/questions";
@@ -51,7 +51,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
         light: planned?.light ?? false,
         state: each.status === "closed" ? "done" : each === current ? "current" : "planned",
         ...(broken.has(each.ordinal - 1) ? { broken: true } : {}),
-        ...(kept === undefined ? {} : { kept: `kept ${Math.max(0, Math.round(kept * 100))}%` }),
+        ...(kept?.told ? { kept: `kept ${keptRange(kept)}` } : {}),
       };
     });
     const day = dayOfVisit(visit);

@@ -11,7 +11,7 @@ import { saveSchool } from "~data/practitioners";
 import { validate } from "~app/validation";
 import { SchoolForm } from "./school-form";
 import { landmarks, type LandmarkKey } from "~core/anatomy/landmarks";
-import { figureOfPoint, pool } from "~core/measure/own-figures";
+import { figureOfPoint } from "~core/measure/own-figures";
 import { ownFigures } from "~app/own-figures.server";
 import { usualPrecision } from "~core/measure/propagate";
 import { strain } from "~core/series/score";
@@ -185,7 +185,7 @@ export default function Practice({ loaderData: { load, weeks, school, own } }: R
                 <Box sx={{ flex: 1 }}>{landmark.name}</Box>±
                 {formatPlacing(landmark.placing * figureOfPoint(own, key as LandmarkKey))}
                 <Box component="span" sx={{ color: "text.secondary", width: 64, textAlign: "right" }}>
-                  {pool(own.placing[key as LandmarkKey], landmark.placing).basis.kind}
+                  {figureOfPoint(own, key as LandmarkKey) > 1 ? "own" : "model"}
                 </Box>
               </Box>
             ))}

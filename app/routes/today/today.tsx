@@ -5,10 +5,11 @@ import Typography from "@mui/material/Typography";
 import { addDays, format, parseISO } from "date-fns";
 import { Link } from "react-router";
 import type { Route } from "./+types/today";
-import { compareMoments, oneChangeEach } from "~core/change/compare";
+import { oneChangeEach } from "~core/change/compare";
+import { compareMoments } from "~core/change/judge";
 import { changeNames, directionWords } from "~core/change/words";
-import { keptBetween } from "~core/change/carry-over";
-import { formatSigned, unitSign } from "~core/measure/format";
+import { keptBetween, keptWords } from "~core/change/carry-over";
+import { formatDifference } from "~core/measure/format";
 import { sessionMinutes } from "~core/series/plan";
 import { strain } from "~core/series/score";
 import { templateOf } from "~core/series/template";
@@ -38,12 +39,13 @@ export function loader({ context }: Route.LoaderArgs) {
       const moments = await momentsOfClient(tx, client.id);
       const planned = series?.plan?.sessions[visit.ordinal - 1];
       const [start, latest] = [moments[0], moments.at(-1)];
-      const real =
+      const clear =
         start && latest && start !== latest
           ? oneChangeEach(compareMoments(start.readings, latest.readings))
-              .filter((change) => change.verdict === "real")
+              .filter((change) => change.verdict === "clear")
               .slice(0, 3)
           : [];
+      const kept = keptBetween(moments, (latest?.ordinal ?? 1) - 1);
       const template = series && templateOf(series.template).sessions[visit.ordinal - 1];
       briefs.push({
         visitId: visit.id,
@@ -64,11 +66,11 @@ export function loader({ context }: Route.LoaderArgs) {
         minutes: planned ? Math.round(sessionMinutes(planned)) : null,
         thumbs: planned ? strain(planned, "thumb") : 0,
         fingers: planned ? strain(planned, "fingers") : 0,
-        changes: real.map(
+        changes: clear.map(
           (change, i) =>
-            `${changeNames(real)[i]} ${formatSigned(change.first, change.difference)}${unitSign(change.first)}, ${directionWords(change.direction)}`,
+            `${changeNames(clear)[i]} ${formatDifference(change.first, change)}, ${directionWords(change.direction)}`,
         ),
-        kept: keptBetween(moments, moments.at(-1)?.ordinal ? moments.at(-1)!.ordinal - 1 : 0) ?? null,
+        kept: kept ? keptWords(kept) : null,
       });
     }
     return {
@@ -181,9 +183,9 @@ export default function Today({ loaderData: { day, briefs, unfinished, name } }:
                 <Typography sx={{ fontSize: 16 }}>{brief.for}</Typography>
                 <Typography sx={{ color: "text.secondary", fontSize: 14.5, mt: 0.5 }}>
                   {brief.changes.length > 0
-                    ? `Really changed so far: ${brief.changes.join("; ")}.`
-                    : "No real change is on record yet."}
-                  {brief.kept !== null && ` ${Math.round(brief.kept * 100)}% of the last session was kept.`}
+                    ? `Clearly changed so far: ${brief.changes.join("; ")}.`
+                    : "No clear change is on record yet."}
+                  {brief.kept !== null && ` ${brief.kept}`}
                 </Typography>
               </Box>
               <Box sx={{ textAlign: { md: "right" } }}>

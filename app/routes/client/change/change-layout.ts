@@ -5,8 +5,8 @@ export type ChangeBar = { start: number; end: number; band: { from: number; to: 
 
 /** An arrow from the first value to the second over the pale band of differences too small to tell. Pure. */
 export function changeBar(change: Change, width: number): ChangeBar {
-  const { first, second, smallestReal } = change;
-  const values = [first.value - smallestReal, first.value + smallestReal, second.value];
+  const { first, second, band } = change;
+  const values = [first.value - band, first.value + band, second.value];
   const from = Math.min(...values);
   const to = Math.max(...values);
   const pad = (to - from) * 0.08 || 1;
@@ -14,7 +14,7 @@ export function changeBar(change: Change, width: number): ChangeBar {
   return {
     start: x(first.value),
     end: x(second.value),
-    band: { from: x(first.value - smallestReal), to: x(first.value + smallestReal) },
+    band: { from: x(first.value - band), to: x(first.value + band) },
     width,
   };
 }

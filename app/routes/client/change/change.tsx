@@ -1,4 +1,4 @@
-import { directionWords } from "~core/change/words";
+import { changeWords } from "~core/change/words";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
@@ -7,14 +7,15 @@ import Typography from "@mui/material/Typography";
 import { useTheme } from "@mui/material/styles";
 import { Link, useSearchParams } from "react-router";
 import type { Route } from "./+types/change";
-import { compareMoments, incomparable, oneChangeEach, type Change as MetricChange } from "~core/change/compare";
+import { incomparable, oneChangeEach, type Change as MetricChange } from "~core/change/compare";
+import { compareMoments } from "~core/change/judge";
 import { keptBetween } from "~core/change/carry-over";
 import { momentsOf, type MomentReadings } from "~core/change/moments";
-import { formatSigned, formatValue, unitSign } from "~core/measure/format";
+import { formatDifference, formatHalf, formatValue, unitSign } from "~core/measure/format";
 import { methodName } from "~core/measure/methods";
 import { readBy } from "~core/measure/read-photo";
 import { stanceLine } from "~core/measure/stance-line";
-import { views } from "~core/measure/view";
+import { viewName, views, type View } from "~core/measure/view";
 import { structureOf } from "~core/anatomy/structures";
 import { inSession } from "~app/session.server";
 import { visitOf } from "~app/routes/client/workspace.server";
@@ -99,7 +100,7 @@ export default function Change({
     </TextField>
   );
   const mixed = incomparable(first.readings, second.readings);
-  const { title, next } = summarise(oneChangeEach(changes), keptBetween(moments, second.ordinal - 1));
+  const { title, chance, next } = summarise(oneChangeEach(changes), keptBetween(moments, second.ordinal - 1));
   const graded = restrictions.filter((restriction) => restriction.grades.length > 1);
 
   return (
@@ -130,8 +131,9 @@ export default function Change({
         <Typography variant="h2" sx={{ display: { xs: "none", lg: "block" } }}>
           {title}
         </Typography>
+        <Typography sx={{ fontSize: 17, mb: 0.5 }}>{chance}</Typography>
         <Typography sx={{ color: "text.secondary", mb: 1.5 }}>
-          Pale band: smaller than this cannot be told from the error of measuring. {basisWords(changes)}
+          Pale band: 95 % of what measuring, marking and standing differ by from one time to the next. {basisWords(changes)}
         </Typography>
         {changes.length === 0 ? (
           <Typography>These two moments have no metric in common. Mark the same view at both.</Typography>
@@ -193,8 +195,12 @@ function basisWords(changes: readonly MetricChange[]): string {
   return "It rests on the marker’s own repeat figures where there are enough, on the model’s elsewhere.";
 }
 
+const rarity = (p: number) =>
+  p < 0.001 ? "less than once in 1000 times" : p > 0.5 ? "more often than not" : `once in ${Math.round(1 / p)} times`;
+
 /** Which side, and which view where the same metric is taken from two. */
-function sideName({ first: { id, metric, side } }: MetricChange): string {
+function sideName({ first: { id, metric, side }, parts }: MetricChange): string {
+  if (parts) return ", both views";
   const of = metric.sides === "each" ? (side === "L" ? ", left" : ", right") : "";
   if (id.endsWith(".back") && metric.sides === "none") return ", from behind";
   return metric.sides === "near" && id.endsWith(".right") ? ", right side" : of;
@@ -211,13 +217,12 @@ function Row({ change }: { change: MetricChange }) {
     <Box
       component="li"
       title={
-        change.verdict === "unclear"
-          ? `Unclear: the difference (${formatSigned(change.first, change.difference)}${unitSign(change.first)}) is smaller than the marking error (±${formatValue(change.first, change.smallestReal)}${unitSign(change.first)}).`
-          : `From ${formatValue(change.first, change.first.value)} to ${formatValue(change.first, change.second.value)}${unitSign(change.first)}.`
+        change.unjudged ??
+        `From ${formatValue(change.first, change.first.value)} to ${formatValue(change.first, change.second.value)}${unitSign(change.first)}. As far from nothing by chance alone: ${rarity(change.p)}.`
       }
       sx={(t) => ({
         display: "grid",
-        gridTemplateColumns: { xs: "1fr auto", md: "minmax(150px, 190px) 232px 84px minmax(0, 1fr)" },
+        gridTemplateColumns: { xs: "1fr auto", md: "minmax(150px, 190px) 232px 108px minmax(0, 1fr)" },
         columnGap: 2,
         alignItems: "center",
         minHeight: 42,
@@ -237,15 +242,29 @@ function Row({ change }: { change: MetricChange }) {
       </svg>
       <Box sx={{ textAlign: "right", whiteSpace: "nowrap" }}>
         <strong style={{ fontSize: 16.5 }}>
-          {formatSigned(change.first, change.difference)}
-          {unitSign(change.first)}
+          {formatDifference(change.first, change)}
         </strong>
       </Box>
       <Box sx={{ color: colour, fontSize: 14.5 }}>
-        {change.verdict === "real"
-          ? `real, ${directionWords(change.direction)}`
-          : `unclear, under ±${formatValue(change.first, change.smallestReal)}${unitSign(change.first)}`}
+        {change.unjudged ? "not judged" : changeWords(change)}
       </Box>
+      {change.parts && <Parts parts={change.parts} />}
+    </Box>
+  );
+}
+
+/** What each of the views that were brought together says by itself. */
+function Parts({ parts }: { parts: NonNullable<MetricChange["parts"]> }) {
+  return (
+    <Box component="details" sx={{ gridColumn: "1 / -1", fontSize: 14, color: "text.secondary", pb: 0.75 }}>
+      <summary>Each view by itself</summary>
+      {parts
+        .map(
+          ({ id, first, ...difference }) =>
+            `${viewName[id.split(".").at(-1) as View]}: ${formatDifference(first, difference)}`,
+        )
+        .join(" · ")}
+      . Together they are more certain than either.
     </Box>
   );
 }

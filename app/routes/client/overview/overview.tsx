@@ -3,9 +3,10 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { Link } from "react-router";
 import type { Route } from "./+types/overview";
-import { compareMoments, oneChangeEach } from "~core/change/compare";
-import { keptBetween } from "~core/change/carry-over";
-import { formatSigned, unitSign } from "~core/measure/format";
+import { oneChangeEach } from "~core/change/compare";
+import { compareMoments } from "~core/change/judge";
+import { keptBetween, keptWords } from "~core/change/carry-over";
+import { formatDifference } from "~core/measure/format";
 import { regionName } from "~core/anatomy/regions";
 import { latestGrade } from "~core/findings/restriction";
 import { structureOf } from "~core/anatomy/structures";
@@ -34,10 +35,11 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
     const planned = series?.plan?.sessions[visit.ordinal - 1];
     const first = moments[0];
     const last = moments.at(-1);
-    const real =
+    const clear =
       first && last && first !== last
-        ? oneChangeEach(compareMoments(first.readings, last.readings)).filter((change) => change.verdict === "real")
+        ? oneChangeEach(compareMoments(first.readings, last.readings)).filter((change) => change.verdict === "clear")
         : [];
+    const kept = keptBetween(moments, visit.ordinal - 1);
     const names = series && templateOf(series.template).sessions[visit.ordinal - 1];
     const previous = visits.findLast((each) => each.ordinal < visit.ordinal && each.status === "closed");
     return {
@@ -58,14 +60,14 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
         first && last && first !== last
           ? `${first.moment} visit ${first.ordinal} to ${last.moment} visit ${last.ordinal}`
           : "",
-      real: real.slice(0, 5).map((change, i, shown) => ({
+      clear: clear.slice(0, 5).map((change, i, shown) => ({
         id: change.id,
         name: changeNames(shown)[i]!,
-        text: `${formatSigned(change.first, change.difference)}${unitSign(change.first)}`,
+        text: formatDifference(change.first, change),
         direction: change.direction,
         way: directionWords(change.direction),
       })),
-      kept: keptBetween(moments, visit.ordinal - 1) ?? null,
+      kept: kept ? keptWords(kept) : null,
       restrictions: restrictions
         .map((restriction) => ({
           id: restriction.id,
@@ -157,14 +159,14 @@ export default function Overview({ loaderData: d }: Route.ComponentProps) {
         )}
       </Box>
       <Box>
-        <Typography variant="h3">What really changed{d.span && `, ${d.span}`}</Typography>
-        {d.real.length === 0 ? (
+        <Typography variant="h3">What changed clearly{d.span && `, ${d.span}`}</Typography>
+        {d.clear.length === 0 ? (
           <Typography sx={{ color: "text.secondary", mt: 0.5 }}>
-            {d.span ? "Nothing by more than the marking error." : "Two measured moments are needed."}
+            {d.span ? "Nothing: measuring and standing differ as much from one time to the next." : "Two measured moments are needed."}
           </Typography>
         ) : (
           <Box component="ul" sx={{ listStyle: "none", p: 0, mt: 1, mb: 0 }}>
-            {d.real.map((change) => (
+            {d.clear.map((change) => (
               <Box
                 component="li"
                 key={change.id}
@@ -197,10 +199,7 @@ export default function Overview({ loaderData: d }: Route.ComponentProps) {
           </Box>
         )}
         {d.kept !== null && (
-          <Typography sx={{ mt: 1.5 }}>
-            <strong>{Math.round(d.kept * 100)}%</strong> of visit {d.visit.ordinal - 1}’s change was kept until this
-            visit.
-          </Typography>
+          <Typography sx={{ mt: 1.5 }}>{d.kept}</Typography>
         )}
         <Typography variant="h3" sx={{ mt: 4 }}>
           Still holding

@@ -17,7 +17,7 @@ export function NoticeList({
   save: (setup: PhotoSetup) => void;
 }) {
   const copied = earlier && takenOver(photo, earlier.photo);
-  const untouched = copied && copied.of > 2 && copied.same === copied.of && (
+  const untouched = copied && copied.of > 2 && copied.same.length === copied.of && (
     <Alert severity="warning" sx={{ my: 1 }}>
       All {copied.of} points stand where they were taken over from {earlier.name}: nothing was marked on this picture
       yet, and its readings say nothing new. Move what stands wrong.

@@ -2,9 +2,10 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useTheme } from "@mui/material/styles";
 import { memo, useState } from "react";
-import { compare, sameIn } from "~core/change/compare";
+import { sameIn, type Change } from "~core/change/compare";
+import { changeIn, compareMoments } from "~core/change/judge";
 import { methodName } from "~core/measure/methods";
-import { directionWord, formatBand, formatSigned, formatValue, unitSign } from "~core/measure/format";
+import { directionWord, formatBand, formatDifference, formatValue } from "~core/measure/format";
 import type { Reading } from "~core/measure/reading";
 import type { ErrorPart } from "~core/measure/propagate";
 import { markName } from "./picture";
@@ -16,7 +17,7 @@ const keyOf = (reading: Reading) => `${reading.id} ${reading.method}`;
 const sideWord = (reading: Reading) =>
   reading.metric.sides === "each" ? (reading.side === "L" ? ", left" : ", right") : "";
 
-/** One line per metric: value and band now, the earlier value, the usual range, and whether it really changed. */
+/** One line per metric: value and band now, the earlier value, the usual range, and what may be said of the change. */
 export function ReadOuts({
   readings,
   earlier,
@@ -27,6 +28,7 @@ export function ReadOuts({
   earlierName: string | undefined;
 }) {
   const [chosen, setChosen] = useState<string | undefined>();
+  const changes = compareMoments(earlier, readings);
   const shown = readings.find((reading) => keyOf(reading) === chosen) ?? readings[0];
   return (
     <Box>
@@ -39,6 +41,7 @@ export function ReadOuts({
             key={keyOf(reading)}
             reading={reading}
             earlier={sameIn(earlier, reading)}
+            change={changeIn(changes, reading)}
             chosen={reading === shown}
             choose={setChosen}
           />
@@ -52,15 +55,16 @@ export function ReadOuts({
 type RowProps = {
   reading: Reading;
   earlier: Reading | undefined;
+  /** As it was judged among all the readings; of both views together where they are one thing. */
+  change: Change | undefined;
   chosen: boolean;
   /** Is told the key of the reading that is to be explained. */
   choose: (key: string) => void;
 };
 
-const Row = memo(function Row({ reading, earlier, chosen, choose }: RowProps) {
+const Row = memo(function Row({ reading, earlier, change, chosen, choose }: RowProps) {
   const { tokens } = useTheme();
   const bar = readOutBar(reading, earlier, 230);
-  const change = earlier && compare(earlier, reading);
   const colour = changeColour(tokens, change);
   return (
     <Box
@@ -141,10 +145,16 @@ const Row = memo(function Row({ reading, earlier, chosen, choose }: RowProps) {
         <Box sx={{ fontSize: 14, lineHeight: 1.2, textAlign: { xs: "right", lg: "left" } }}>
           <Box sx={{ color: "text.secondary" }}>{directionWord(reading, reading.value)}</Box>
           {change && (
-            <Box component={change.verdict === "real" ? "strong" : "span"} sx={{ color: colour }}>
-              {change.verdict === "real"
-                ? `${formatSigned(reading, change.difference)}${unitSign(reading)} real`
-                : "change unclear"}
+            <Box
+              component={change.verdict === "clear" ? "strong" : "span"}
+              title={change.unjudged ?? (change.parts ? "Both views together" : undefined)}
+              sx={{ color: colour }}
+            >
+              {change.unjudged
+                ? "not judged"
+                : change.verdict === "cannot be told"
+                  ? "change cannot be told"
+                  : `${formatDifference(reading, change)} ${change.verdict}`}
             </Box>
           )}
         </Box>
@@ -156,7 +166,10 @@ const Row = memo(function Row({ reading, earlier, chosen, choose }: RowProps) {
 /** Dragging one mark changes few of the readings: the others are not drawn again. */
 function sameRow(a: RowProps, b: RowProps): boolean {
   const same = (a?: Reading, b?: Reading) => a?.value === b?.value && a?.se === b?.se;
-  return same(a.reading, b.reading) && same(a.earlier, b.earlier) && a.chosen === b.chosen;
+  const judged = ({ change }: RowProps) => `${change?.verdict} ${change?.unjudged} ${change?.difference.toFixed(2)}`;
+  return (
+    same(a.reading, b.reading) && same(a.earlier, b.earlier) && a.chosen === b.chosen && judged(a) === judged(b)
+  );
 }
 
 const causeName = (part: ErrorPart): string => {

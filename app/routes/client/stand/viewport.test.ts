@@ -95,7 +95,7 @@ describe("a measurement by hand, at the border", () => {
   it.each([
     [{ method: "tape" }, "method", "Method: it does not take this metric."],
     [{ method: "guess" }, "method", "Method: “guess” is not known."],
-    [{ readingId: "plumb-sum.front" }, "readingId", "Metric: “plumb-sum.front” is not measured here."],
+    [{ readingId: "plumb-rms.front" }, "readingId", "Metric: “plumb-rms.front” is not measured here."],
     [{ value: 400 }, "value", "From -60 to 120°, got 400."],
     [{ method: "eye", value: 4 }, "value", "Whole grades from -3 to 3, got 4."],
     [{ method: "eye", value: 1.5 }, "value", "Whole grades from -3 to 3, got 1.5."],

@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useTheme } from "@mui/material/styles";
-import { formatBand, formatSigned, formatValue, unitSign } from "~core/measure/format";
+import { formatBand, formatDifference, formatValue, unitSign } from "~core/measure/format";
 import { leftRight, type SideDifference } from "~core/measure/left-right";
 import type { Reading } from "~core/measure/reading";
 import { methodName } from "~core/measure/methods";
@@ -25,7 +25,7 @@ export function WholeBody({
   const lines = photos
     .map((photo) => ({ view: photo.view, line: stanceLine(photo) }))
     .filter((each) => each.line !== undefined);
-  const sums = readings.filter((reading) => reading.metric.key === "plumb-sum");
+  const sums = readings.filter((reading) => reading.metric.key === "plumb-rms");
   const sides = leftRight(readings);
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", lg: "minmax(0, 520px) minmax(0, 1fr)" }, gap: 4 }}>
@@ -100,14 +100,14 @@ export function WholeBody({
   );
 }
 
-function SideRow({ each: { left, right, difference, smallestReal, verdict } }: { each: SideDifference }) {
+function SideRow({ each: { left, right, difference, band, verdict } }: { each: SideDifference }) {
   const { tokens } = useTheme();
   return (
     <Box
       component="li"
       sx={{
         display: "grid",
-        gridTemplateColumns: { xs: "1fr auto", sm: "minmax(0,1fr) 110px 70px 156px" },
+        gridTemplateColumns: { xs: "1fr auto", sm: "minmax(0,1fr) 110px 96px 112px" },
         columnGap: 2,
         borderTop: `1px solid ${tokens.line}`,
         py: 0.75,
@@ -120,13 +120,10 @@ function SideRow({ each: { left, right, difference, smallestReal, verdict } }: {
       <Box sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>
         L {formatValue(left, left.value)} · R {formatValue(right, right.value)}
       </Box>
-      <Box sx={{ textAlign: "right", fontWeight: verdict === "real" ? 700 : 450, whiteSpace: "nowrap" }}>
-        {formatSigned(left, difference)}
-        {unitSign(left)}
+      <Box sx={{ textAlign: "right", fontWeight: verdict === "clear" ? 700 : 450, whiteSpace: "nowrap" }}>
+        {formatDifference(left, { difference, band })}
       </Box>
-      <Box sx={{ color: verdict === "real" ? tokens.ink : tokens.slate, fontSize: 14 }}>
-        {verdict === "real" ? "really differ" : `unclear, under ±${formatValue(left, smallestReal)}${unitSign(left)}`}
-      </Box>
+      <Box sx={{ color: verdict === "cannot be told" ? tokens.slate : tokens.ink, fontSize: 14 }}>{verdict}</Box>
     </Box>
   );
 }
