@@ -14,10 +14,11 @@ import { solve } from "../core/series/solve";
 import { views, type View } from "../core/measure/view";
 import { figureOf, setupOf, trueMarks, usualCamera } from "../devices/camera/camera";
 import { takePicture } from "../devices/camera/picture";
-import { drawPosture, eased, sway } from "../devices/camera/posture";
+import { drawPosture, eased, sway, type Posture } from "../devices/camera/posture";
 import { placed } from "../devices/camera/trial";
 import { studyFolder, type StudyPicture } from "../data/study-set";
-import { ruben, rubenEased, rubenStance } from "../data/demo/people";
+import type { Moment } from "../core/findings/restriction";
+import { leontineStance, ruben, rubenEased, rubenStance } from "../data/demo/people";
 import { restrictionsAt } from "../data/demo/findings";
 import { madePhotos, type MadePhoto } from "../data/demo/made";
 
@@ -29,9 +30,6 @@ const rounded = (marks: Marks): Marks =>
   Object.fromEntries(
     Object.entries(marks).map(([key, { x, y }]) => [key, { x: Math.round(x * 10) / 10, y: Math.round(y * 10) / 10 }]),
   );
-
-/** All four views at the first visit and the last two, front and left in between. */
-const viewsAt = (visit: number): readonly View[] => (visit === 1 || visit >= 4 ? views : ["front", "left"]);
 
 async function keep(pixels: Uint8ClampedArray, file: string) {
   await sharp(Buffer.from(pixels.buffer as ArrayBuffer), { raw: { width: 600, height: 900, channels: 4 } })
@@ -80,16 +78,40 @@ function makeStudyMarks() {
   writeFileSync(`${folder}/study.json`, JSON.stringify(marked));
 }
 
-async function makePhotos(): Promise<MadePhoto[]> {
+/** A demo client before the stand-in camera: who, how they stand, how much of it had eased, and what was taken. */
+type Sitter = {
+  name: string;
+  stance: Posture;
+  eased: { before: readonly number[]; after: readonly number[] };
+  viewsAt: (visit: number, moment: Moment) => readonly View[];
+};
+
+const sitters: readonly Sitter[] = [
+  // all four views at the first visit and the last two, front and left in between
+  {
+    name: "ruben",
+    stance: rubenStance,
+    eased: rubenEased,
+    viewsAt: (visit) => (visit === 1 || visit >= 4 ? views : ["front", "left"]),
+  },
+  {
+    name: "leontine",
+    stance: leontineStance,
+    eased: { before: [0, 0, 0], after: [0, 0, 0] },
+    viewsAt: (visit, moment) => ((visit === 1) === (moment === "before") && visit !== 2 ? views : ["front", "left"]),
+  },
+];
+
+async function makePhotos({ name, stance, eased: shares, viewsAt }: Sitter): Promise<MadePhoto[]> {
   const photos: MadePhoto[] = [];
-  for (let visit = 1; visit <= 5; visit++)
+  for (let visit = 1; visit <= shares.before.length; visit++)
     for (const moment of ["before", "after"] as const) {
-      const share = rubenEased[moment][visit - 1];
+      const share = shares[moment][visit - 1];
       if (share === undefined) continue;
-      const posture = sway(eased(rubenStance, share), seedOf(`ruben ${visit} ${moment}`), 0.05);
-      const figure = figureOf(posture);
-      for (const view of viewsAt(visit)) {
-        const random = seeded(seedOf(`camera ${visit} ${moment} ${view}`));
+      for (const view of viewsAt(visit, moment)) {
+        // whoever turns round for the next view stands anew
+        const figure = figureOf(sway(eased(stance, share), seedOf(`${name} ${visit} ${moment} ${view}`)));
+        const random = seeded(seedOf(`camera ${name} ${visit} ${moment} ${view}`));
         const camera = {
           ...usualCamera,
           view,
@@ -99,21 +121,14 @@ async function makePhotos(): Promise<MadePhoto[]> {
           yaw: random.normal(),
           seed: visit,
         };
-        const file = `ruben-${visit}-${moment}-${view}.webp`;
-        const pixels = takePicture(figure, camera);
-        await keep(pixels, `${folder}/${file}`);
-        const setup = setupOf({ ...camera, distance: 3000 }, 1790);
-        photos.push({
-          file,
-          visit,
-          moment,
-          view,
-          setup,
-          marks: rounded(placed(trueMarks(figure, camera), seeded(seedOf(file)), 0.7)),
-        });
+        const file = `${name}-${visit}-${moment}-${view}.webp`;
+        await keep(takePicture(figure, camera), `${folder}/${file}`);
+        const setup = setupOf({ ...camera, distance: 3000 }, stance.stature);
+        const marks = rounded(placed(trueMarks(figure, camera), seeded(seedOf(file)), 0.7));
+        photos.push({ file, visit, moment, view, setup, marks });
       }
     }
-  writeFileSync(`${folder}/photos.json`, JSON.stringify(photos));
+  writeFileSync(`${folder}/${name}.json`, JSON.stringify(photos));
   return photos;
 }
 
@@ -121,7 +136,8 @@ async function main() {
   const solveOnly = process.argv.includes("plan");
   makeStudyMarks();
   if (!solveOnly) await makeStudySet();
-  const photos = solveOnly ? madePhotos() : await makePhotos();
+  if (!solveOnly) for (const sitter of sitters) await makePhotos(sitter);
+  const photos = madePhotos("ruben");
   const first = photos.filter((photo) => photo.visit === 1 && photo.moment === "before");
   const targets = targetsFrom(
     restrictionsAt(ruben, 1),

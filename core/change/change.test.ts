@@ -60,7 +60,10 @@ function normalCdf(x: number): number {
 describe("verdicts", () => {
   it("tells nothing of 1° with an own error of ±2.3°", () => {
     const se = 2.3 / (1.96 * Math.SQRT2);
-    expect(compare(reading(18, se), reading(17, se))).toMatchObject({ verdict: "cannot be told", direction: undefined });
+    expect(compare(reading(18, se), reading(17, se))).toMatchObject({
+      verdict: "cannot be told",
+      direction: undefined,
+    });
     expect(compare(reading(18, se), reading(15.6, se))).toMatchObject({ verdict: "clear", direction: "towards" });
     expect(compare(reading(18, se), reading(21, se))).toMatchObject({ verdict: "clear", direction: "away" });
   });
@@ -198,10 +201,15 @@ describe("carry-over", () => {
     expect(kept.low).toBeLessThan(0.75);
     expect(kept.high).toBeGreaterThan(0.75);
     expect(kept.told).toBe(true);
-    expect(keptWords(kept)).toMatch(/^About 75 % of the last visit’s change was kept until this one \(\d+ to \d+ %\)\.$/);
+    expect(keptWords(kept)).toMatch(
+      /^About 75 % of the last visit’s change was kept until this one \(\d+ to \d+ %\)\.$/,
+    );
   });
   it("cannot be told when the visit changed no more than noise, and is not asked without its three moments", () => {
-    const noise = keptBetween([moment(1, "before", 20, 1), moment(1, "after", 19.5, 1), moment(2, "before", 20.2, 1)], 1)!;
+    const noise = keptBetween(
+      [moment(1, "before", 20, 1), moment(1, "after", 19.5, 1), moment(2, "before", 20.2, 1)],
+      1,
+    )!;
     expect(noise.told).toBe(false);
     expect(keptWords(noise)).toMatch(/cannot be told/);
     expect(keptBetween([moment(1, "before", 20), moment(1, "after", 12)], 1)).toBeUndefined();
@@ -238,7 +246,7 @@ describe("the summary", () => {
       [reading(12), reading(19, 0.5, "b"), ...others],
     );
     const { title, chance, next } = summarise(changes, { share: 0.3, low: 0.2, high: 0.4, told: true });
-    expect(title).toBe("Two clear changes, no possible, of 14 figures");
+    expect(title).toBe("Two clear changes, none possible, of 14 figures");
     expect(chance).toBe("Where nothing changed, chance alone would call less than one of 14 possible.");
     expect(next).toMatch(/About 30 % of the last visit’s change was kept.*shorten the interval/);
     expect(summarise(changes, { share: 0.3, low: 0.2, high: 0.7, told: true }).next).not.toMatch(/shorten/);

@@ -94,8 +94,7 @@ export const byVerdict = (a: Change, b: Change): number =>
 /** One change for each metric, where one is needed: by the method that tells the smallest, an eye grade last of all. */
 export function oneChangeEach(changes: readonly Change[]): Change[] {
   const best = new Map<string, Change>();
-  const finer = (a: Change, b: Change) =>
-    a.first.unit === b.first.unit ? a.band < b.band : b.first.unit === "grade";
+  const finer = (a: Change, b: Change) => (a.first.unit === b.first.unit ? a.band < b.band : b.first.unit === "grade");
   for (const change of changes) {
     const there = best.get(change.id);
     if (!there || finer(change, there)) best.set(change.id, change);

@@ -13,7 +13,10 @@ const names = (changes: readonly Change[]) => {
 };
 
 /** What the changes amount to, in a line, and what follows from them. `kept`: of the last visit's change. */
-export function summarise(changes: readonly Change[], kept: Kept | undefined): { title: string; chance: string; next: string } {
+export function summarise(
+  changes: readonly Change[],
+  kept: Kept | undefined,
+): { title: string; chance: string; next: string } {
   const clear = changes.filter(({ verdict }) => verdict === "clear");
   const possible = changes.filter(({ verdict }) => verdict === "possible");
   const judgedAtAll = changes.filter(({ unjudged }) => unjudged === undefined).length;
@@ -23,7 +26,7 @@ export function summarise(changes: readonly Change[], kept: Kept | undefined): {
   const title =
     changes.length === 0
       ? "Nothing to compare"
-      : `${numberOf(clear.length)} clear ${clear.length === 1 ? "change" : "changes"}, ${small(numberOf(possible.length))} possible, of ${counted(judgedAtAll, "figure")}`;
+      : `${numberOf(clear.length)} clear ${clear.length < 2 ? "change" : "changes"}, ${possible.length === 0 ? "none" : small(numberOf(possible.length))} possible, of ${counted(judgedAtAll, "figure")}`;
   const sentences: string[] = [];
   if (clear.length === 0 && changes.length > 0)
     sentences.push(
@@ -33,11 +36,11 @@ export function summarise(changes: readonly Change[], kept: Kept | undefined): {
   if (within.length > 0) sentences.push(`Clearly changed within the usual range: ${names(within)}.`);
   if (away.length > 0)
     sentences.push(`Clearly further from the usual range: ${names(away)}. Look at this before the next session.`);
-  if (possible.length > 0)
-    sentences.push(`Possible: ${names(possible)}. Look whether the next visit says the same.`);
+  if (possible.length > 0) sentences.push(`Possible: ${names(possible)}. Look whether the next visit says the same.`);
   if (kept !== undefined) {
     sentences.push(keptWords(kept));
-    if (kept.told && kept.high < 0.5) sentences.push("Less than half: shorten the interval, or spend more on integration.");
+    if (kept.told && kept.high < 0.5)
+      sentences.push("Less than half: shorten the interval, or spend more on integration.");
     if (kept.told && kept.low > 0.85) sentences.push("Nearly all: the interval may be longer.");
   }
   return { title, chance: judgedAtAll > 0 ? byChance(judgedAtAll) : "", next: sentences.join(" ") };

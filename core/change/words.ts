@@ -17,9 +17,13 @@ export const changeWords = ({ verdict, direction }: Pick<Change, "verdict" | "di
  * A name for each change: its metric's and side's, and the view it was taken in wherever another of the list has the same.
  * In their order.
  */
-export function changeNames(changes: readonly Pick<Change, "id" | "first">[]): string[] {
-  const plain = changes.map(({ first }) =>
-    first.side ? `${first.metric.name}, ${first.side === "L" ? "left" : "right"}` : first.metric.name,
+export function changeNames(changes: readonly Pick<Change, "id" | "first" | "parts">[]): string[] {
+  const plain = changes.map(({ first, parts }) =>
+    parts
+      ? `${first.metric.name}, both views`
+      : first.side
+        ? `${first.metric.name}, ${first.side === "L" ? "left" : "right"}`
+        : first.metric.name,
   );
   return plain.map((name, i) => {
     if (plain.filter((other) => other === name).length === 1) return name;

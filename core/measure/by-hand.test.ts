@@ -79,7 +79,13 @@ describe("moments with pictures and hand measurements", () => {
 
   it("keeps every method of a metric side by side, and never mixes them", () => {
     const photo = { ordinal: 1, moment: "before", view: "front", setup: {}, marks: {} } as unknown as PhotoAtVisit;
-    const seen = { ...readByHand(measured({ value: -4 }))!, method: "photo" as const, se: 0.8, seRepeat: 0.8, seStanding: 0.8 };
+    const seen = {
+      ...readByHand(measured({ value: -4 }))!,
+      method: "photo" as const,
+      se: 0.8,
+      seRepeat: 0.8,
+      seStanding: 0.8,
+    };
     const first = momentsOf([photo], [measured(), measured({ method: "eye", value: -2 })], () => [seen])[0]!;
     expect(first.readings.map(({ method, value }) => [method, value])).toEqual([
       ["photo", -4],

@@ -47,7 +47,11 @@ function withOwn(measured: Measured, own: Ratio | undefined): Measured & { basis
   };
 }
 
-/** What one standing's metric says of how somebody usually stands: assumed, or by a standing study of the marker's. */
+/**
+ * What one standing's metric says of how somebody usually stands: assumed, or by a standing study of the marker's. What is
+ * assumed is no exact knowledge: it counts for as many degrees of freedom as in every pooling, so that bands follow
+ * Student's t, whose tails are those of people.
+ */
 export function standingOf(
   seRepeat: number,
   metric: MetricKey,
@@ -55,7 +59,7 @@ export function standingOf(
   study?: Ratio,
 ): Pick<Reading, "seStanding" | "stance" | "dof"> {
   const assumed = Math.hypot(seRepeat, stanceOf(metric, unit));
-  if (!study || study.dof < leastPairs) return { seStanding: assumed, stance: { kind: "assumed" }, dof: Infinity };
+  if (!study || study.dof < leastPairs) return { seStanding: assumed, stance: { kind: "assumed" }, dof: modelDof };
   return {
     seStanding: pooledRatio(study) * assumed,
     stance: { kind: "study", dof: study.dof },
@@ -67,7 +71,11 @@ export function standingOf(
  * All metrics a picture's marks allow, in the order of the catalogue; missing landmarks leave theirs out. `own` are
  * the figures of whoever placed the marks.
  */
-export function readPhoto(photo: MarkedPhoto & { markedBy?: string | null }, own?: OwnFigures, precision?: Precision): Reading[] {
+export function readPhoto(
+  photo: MarkedPhoto & { markedBy?: string | null },
+  own?: OwnFigures,
+  precision?: Precision,
+): Reading[] {
   const scene = sceneOf(photo);
   return metricsOf(photo.view).flatMap((metric) =>
     sidesIn(metric, photo.view).flatMap((side): Reading[] => {

@@ -23,7 +23,7 @@ export type Reading = Measured & {
   seStanding: number;
   /** What the standing part of it rests on. */
   stance: StanceBasis;
-  /** Degrees of freedom of `seStanding`; infinite while it is assumed or the model's. */
+  /** Degrees of freedom of `seStanding`: the study's and the model's. */
   dof: number;
   /** Whoever placed the marks; null for nobody in particular. */
   marker: string | null;

@@ -5,30 +5,51 @@ export type OwnScore = { measureId: string; visit: number; score: number };
 export const mostActivities = 3;
 
 /**
- * Smallest changes that count. Activities: minimal detectable change 3 points for one, 2 for the mean (Stratford,
- * Gill, Westaway & Binkley, Physiotherapy Canada 47 (1995) 258–263). Pain: 2 points or 30 % is clinically important
- * (Farrar et al., Pain 94 (2001) 149–158). Both from memory.
+ * Smallest changes that count. Activities: 4 points for one, 2.4 for the mean of several. The published minimal detectable
+ * change is 3 and 2 at 90 % (Stratford, Gill, Westaway & Binkley, Physiotherapy Canada 47 (1995) 258–263); × 1.96/1.645 is
+ * 3.6 and 2.4 at the 95 % that everything else here is judged by, and a whole point above the first is 4. Pain: 2 points
+ * *and* 30 % (Farrar et al., Pain 94 (2001) 149–158). Both from memory.
  */
-export const published = { oneActivity: 3, meanActivity: 2, painPoints: 2, painShare: 0.3 } as const;
+export const published = { oneActivity: 4, meanActivity: 2.4, painPoints: 2, painShare: 0.3 } as const;
 
-export type OwnVerdict = "better" | "worse" | "unclear";
-export type OwnChange = { first: number; last: number; difference: number; verdict: OwnVerdict; needed: number };
+/** As every verdict: clear, or it cannot be told; which way is said beside it. */
+export type OwnChange = {
+  first: number;
+  last: number;
+  difference: number;
+  verdict: "clear" | "cannot be told";
+  way: "better" | "worse" | undefined;
+  /** Points that count. */
+  needed: number;
+};
 
 /** Judges one activity's change (points). */
 export function judgeActivity(first: number, last: number, needed: number = published.oneActivity): OwnChange {
   const difference = last - first;
-  const verdict = difference >= needed ? "better" : difference <= -needed ? "worse" : "unclear";
-  return { first, last, difference, verdict, needed };
+  const clear = Math.abs(difference) >= needed - 1e-9;
+  return {
+    first,
+    last,
+    difference,
+    verdict: clear ? "clear" : "cannot be told",
+    way: clear ? (difference > 0 ? "better" : "worse") : undefined,
+    needed,
+  };
 }
 
-/** Judges a change of pain (points): 2 points or 30 % of the first value, whichever is reached. */
+/** Judges a change of pain (points): 2 points and 30 % of the larger of both values. */
 export function judgePain(first: number, last: number): OwnChange {
   const difference = last - first;
-  const share = published.painShare * first;
-  const needed =
-    first > 0 ? Math.min(published.painPoints, Math.max(1, Math.ceil(share - 1e-9))) : published.painPoints;
-  const verdict = difference <= -needed ? "better" : difference >= needed ? "worse" : "unclear";
-  return { first, last, difference, verdict, needed };
+  const needed = Math.max(published.painPoints, published.painShare * Math.max(first, last));
+  const clear = Math.abs(difference) >= needed - 1e-9;
+  return {
+    first,
+    last,
+    difference,
+    verdict: clear ? "clear" : "cannot be told",
+    way: clear ? (difference < 0 ? "better" : "worse") : undefined,
+    needed,
+  };
 }
 
 /** A measure's scores in the order of visits. */

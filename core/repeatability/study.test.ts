@@ -1,5 +1,4 @@
 import fc from "fast-check";
-import { compare } from "../change/compare";
 import { landmarks } from "../anatomy/landmarks";
 import type { MarkKey, Marks } from "../measure/calibration";
 import { marksOfView } from "../measure/marking";

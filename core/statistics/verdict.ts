@@ -38,4 +38,3 @@ export function pooledDof(errors: readonly { se: number; dof: number }[]): numbe
 /** The verdict on a difference of chance `p`, among others with false-discovery share `q`. */
 export const verdictOf = (p: number, q: number): Verdict =>
   q <= clearBelow && p < possibleBelow ? "clear" : p < possibleBelow ? "possible" : "cannot be told";
-

@@ -30,7 +30,7 @@ import { restrictionsAt } from "./findings";
 import { studySet } from "../study-set";
 import { beginStudy, getStudy, keepMarking, type StudyItem } from "../studies";
 import { madeBytes, madePhotos, madePlan, madeStudy } from "./made";
-import { password, people, practice, practitioners, ruben, type Person } from "./people";
+import { password, people, practice, practitioners, leontine, ruben, type Person } from "./people";
 
 /** An id that is the same every time the demo is loaded. */
 export function demoId(name: string): string {
@@ -49,6 +49,7 @@ export async function loadDemo(db: Knex, today: string): Promise<boolean> {
       await tx("practitioner").insert({ id, name, email, password_hash: await hashPassword(password) });
     for (const person of people) await loadPerson(tx, person, today);
     await loadRuben(tx);
+    await loadPhotos(tx, "leontine", await listVisits(tx, leontine.id));
     await loadStudy(tx);
     return true;
   });
@@ -175,9 +176,8 @@ async function loadStudy(tx: Tx): Promise<void> {
   for (const [item, { marks }] of marked.entries()) await keepMarking(tx, study, item, marks);
 }
 
-async function loadRuben(tx: Tx): Promise<void> {
-  const visits = await listVisits(tx, ruben.id);
-  for (const photo of madePhotos()) {
+async function loadPhotos(tx: Tx, of: "ruben" | "leontine", visits: readonly Visit[]): Promise<void> {
+  for (const photo of madePhotos(of)) {
     const visit = visits[photo.visit - 1]!;
     await addPhoto(
       tx,
@@ -193,6 +193,11 @@ async function loadRuben(tx: Tx): Promise<void> {
       await takeIn(madeBytes(photo.file)),
     );
   }
+}
+
+async function loadRuben(tx: Tx): Promise<void> {
+  const visits = await listVisits(tx, ruben.id);
+  await loadPhotos(tx, "ruben", visits);
   const plan = madePlan();
   await saveSeries(tx, {
     id: demoId("series"),

@@ -14,6 +14,6 @@ const read = <T>(name: string) => JSON.parse(readFileSync(join(folder, name), "u
 
 /** How the demo's first practitioner marked the study set, picture by picture. */
 export const madeStudy = () => read<{ key: string; marks: Marks }[]>("study.json");
-export const madePhotos = () => read<MadePhoto[]>("photos.json");
+export const madePhotos = (of: "ruben" | "leontine" = "ruben") => read<MadePhoto[]>(`${of}.json`);
 export const madePlan = () => read<Plan & { targets: Target[] }>("plan.json");
 export const madeBytes = (file: string) => readFileSync(join(folder, file));

@@ -96,6 +96,37 @@ export const rubenStance: Posture = {
 /** How much of his stance has eased, before and after each visit: what the simulated body did, not what was measured. */
 export const rubenEased = { before: [0, 0.2, 0.33, 0.46, 0.6], after: [0.3, 0.45, 0.55, 0.68] };
 
+/** Nothing changes in how she stands: what the pictures differ by is marking and standing. */
+export const leontine = person(7, {
+  name: "Leontine Marsh",
+  born: "1979-09-30",
+  occupation: "glass engraver",
+  complaint: "My neck tires over the wheel; some weeks it is nothing.",
+  complaintRegion: "neck",
+  statureMm: 1660,
+  pressureCeiling: 6,
+  worked: 3,
+  nextIn: 2,
+  interval: 10,
+  visits: 6,
+  found: [
+    found("neck", "upper-trapezius", "L", "SM", "band", [2, 2, 2, 2], 3, "head", "feet"),
+    found("chest", "pectoral-fascia", "both", "DF", "drag", [1, 1, 1, 1]),
+  ],
+});
+
+export const leontineStance: Posture = {
+  ...neutralPosture,
+  stature: 1660,
+  headTilt: -2,
+  shoulderTilt: -1.8,
+  headForward: 22,
+  shouldersForward: 10,
+  pelvisTiltSagittal: 3,
+  kyphosis: 8,
+  trunkShift: 6,
+};
+
 export const people: Person[] = [
   ruben,
   person(2, {
@@ -175,4 +206,5 @@ export const people: Person[] = [
     visits: 1,
     found: [],
   }),
+  leontine,
 ];

@@ -73,12 +73,31 @@ export function drawPosture(random: Random): Posture {
   return posture;
 }
 
-/** Nobody stands twice the same: a little sway on every part, as seen within minutes. */
-export function sway(posture: Posture, seed: number, amount = 0.12): Posture {
+/** How much each part differs from one standing to the next of one person (SD): assumed, as in core/measure/stance.ts. */
+const standing: Omit<Posture, "stature"> = {
+  headTilt: 1.5,
+  shoulderTilt: 0.6,
+  pelvisTiltFrontal: 0.5,
+  headShift: 5,
+  trunkShift: 4.5,
+  headForward: 9,
+  shouldersForward: 5,
+  pelvisTiltSagittal: 1.4,
+  kyphosis: 4,
+  lordosis: 3,
+  lean: 0.3,
+  kneeInL: 2.5,
+  kneeInR: 2.5,
+  kneesBack: 3.5,
+  turnOut: 2,
+};
+
+/** Nobody stands twice the same: one standing of somebody who usually stands as `posture`. `amount` 1 is ordinary. */
+export function sway(posture: Posture, seed: number, amount = 1): Posture {
   const random = seeded(seed);
   const swayed = { ...posture };
-  for (const key of Object.keys(spread) as (keyof typeof spread)[])
-    swayed[key] = posture[key] + amount * spread[key] * random.normal();
+  for (const key of Object.keys(standing) as (keyof typeof standing)[])
+    swayed[key] = posture[key] + amount * standing[key] * random.normal();
   return swayed;
 }
 

@@ -29,7 +29,7 @@ const stages = [
   ["Listen: light touch", "/assess/listen"],
   ["Path: plan the series", "/path"],
   ["Sessions: run sheet and notes", "/sessions"],
-  ["Change: what really changed", "/change"],
+  ["Change: what changed, and how sure that is", "/change"],
   ["Edit client", "/edit"],
 ] as const;
 

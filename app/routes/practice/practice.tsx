@@ -110,7 +110,7 @@ export default function Practice({ loaderData: { load, weeks, school, own } }: R
         <Box>
           <Typography variant="h2">What your hands took, week by week</Typography>
           <Typography sx={{ color: "text.secondary", mb: 2 }}>
-            Load (0–3) times minutes, from what was really run at the table.
+            Load (0–3) times minutes, from what was run at the table.
           </Typography>
           {none ? (
             <Typography>No session was run in the last eight weeks.</Typography>

@@ -89,7 +89,8 @@ export default function SignIn({ loaderData, actionData }: Route.ComponentProps)
           Ember Path
         </Typography>
         <Typography sx={{ mt: 1, mb: 4, color: "text.secondary", fontSize: 16 }}>
-          See how a body stands, plan from the surface to the depth and back, and know what really changed.
+          See how a body stands, plan from the surface to the depth and back, and know what changed and how sure that
+          is.
         </Typography>
         <Form method="post" noValidate>
           {actionData?.error && (

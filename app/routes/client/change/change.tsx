@@ -1,4 +1,4 @@
-import { changeWords } from "~core/change/words";
+import { changeNames, changeWords } from "~core/change/words";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
@@ -11,7 +11,7 @@ import { incomparable, oneChangeEach, type Change as MetricChange } from "~core/
 import { compareMoments } from "~core/change/judge";
 import { keptBetween } from "~core/change/carry-over";
 import { momentsOf, type MomentReadings } from "~core/change/moments";
-import { formatDifference, formatHalf, formatValue, unitSign } from "~core/measure/format";
+import { formatDifference, formatValue, unitSign } from "~core/measure/format";
 import { methodName } from "~core/measure/methods";
 import { readBy } from "~core/measure/read-photo";
 import { stanceLine } from "~core/measure/stance-line";
@@ -79,6 +79,7 @@ export default function Change({
   const second = at(params.get("to")) ?? own.after ?? own.before ?? moments.at(-1)!;
   const first = at(params.get("from")) ?? (second === own.after && own.before ? own.before : moments[0]!);
   const changes = compareMoments(first.readings, second.readings);
+  const names = changeNames(changes);
   const set = (key: "from" | "to", value: string) => {
     const next = new URLSearchParams(params);
     next.set(key, value);
@@ -133,16 +134,23 @@ export default function Change({
         </Typography>
         <Typography sx={{ fontSize: 17, mb: 0.5 }}>{chance}</Typography>
         <Typography sx={{ color: "text.secondary", mb: 1.5 }}>
-          Pale band: 95 % of what measuring, marking and standing differ by from one time to the next. {basisWords(changes)}
+          Pale band: 95 % of what measuring, marking and standing differ by from one time to the next.{" "}
+          {basisWords(changes)}
         </Typography>
         {changes.length === 0 ? (
           <Typography>These two moments have no metric in common. Mark the same view at both.</Typography>
         ) : (
           <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
-            {changes.map((change) => (
-              <Row key={`${change.id} ${change.first.method}`} change={change} />
+            {changes.map((change, i) => (
+              <Row key={`${change.id} ${change.first.method}`} change={change} name={names[i]!} />
             ))}
           </Box>
+        )}
+        {changes.some(({ unjudged }) => unjudged) && (
+          <Typography sx={{ mt: 1.5, fontSize: 14.5, color: "text.secondary", maxWidth: 720 }}>
+            Not judged: what one picture cannot tell, because its band is wider than any change to be expected, and what
+            rests on marks that were only taken over.
+          </Typography>
         )}
         {mixed.length > 0 && (
           <Typography sx={{ mt: 1.5, fontSize: 14.5, maxWidth: 720 }}>
@@ -185,31 +193,33 @@ export default function Change({
   );
 }
 
-/** Whose marking error the bands rest on. */
+/** What the bands rest on: whose marking, and whether it is known how differently this person stands. */
 function basisWords(changes: readonly MetricChange[]): string {
   const photos = changes.flatMap(({ first, second }) => [first, second]).filter(({ method }) => method === "photo");
-  const own = photos.filter(({ basis }) => basis.kind === "own").length;
-  if (photos.length === 0) return "";
-  if (own === 0) return "It rests on the model’s marking error, not yet on your own.";
-  if (own === photos.length) return "It rests on the marker’s own repeat figures, pooled with the model’s.";
-  return "It rests on the marker’s own repeat figures where there are enough, on the model’s elsewhere.";
+  if (photos.length === 0) return "How differently one stands is assumed.";
+  const known = (of: (reading: (typeof photos)[number]) => boolean) => {
+    const n = photos.filter(of).length;
+    return n === 0 ? "none" : n === photos.length ? "all" : "some";
+  };
+  const marking = {
+    none: "Marking is taken as the model has it, not yet as you do it.",
+    some: "Marking is the marker’s own where there are enough repeats, the model’s elsewhere.",
+    all: "Marking is the marker’s own, pooled with the model’s.",
+  }[known(({ basis }) => basis.kind === "own")];
+  const standing = {
+    none: "How differently one stands is assumed, until a standing study shows it.",
+    some: "How differently one stands comes from the standing study where there are enough, and is assumed elsewhere.",
+    all: "How differently one stands comes from the standing study.",
+  }[known(({ stance }) => stance.kind === "study")];
+  return `${marking} ${standing}`;
 }
 
 const rarity = (p: number) =>
   p < 0.001 ? "less than once in 1000 times" : p > 0.5 ? "more often than not" : `once in ${Math.round(1 / p)} times`;
 
-/** Which side, and which view where the same metric is taken from two. */
-function sideName({ first: { id, metric, side }, parts }: MetricChange): string {
-  if (parts) return ", both views";
-  const of = metric.sides === "each" ? (side === "L" ? ", left" : ", right") : "";
-  if (id.endsWith(".back") && metric.sides === "none") return ", from behind";
-  return metric.sides === "near" && id.endsWith(".right") ? ", right side" : of;
-}
-
-function Row({ change }: { change: MetricChange }) {
+function Row({ change, name }: { change: MetricChange; name: string }) {
   const { tokens } = useTheme();
-  const { metric } = change.first;
-  const bar = changeBar(change, 230);
+  const bar = changeBar(change, 190);
   const colour = changeColour(tokens, change);
   const ahead = bar.end >= bar.start ? 1 : -1;
   const long = Math.abs(bar.end - bar.start) > 3;
@@ -222,7 +232,7 @@ function Row({ change }: { change: MetricChange }) {
       }
       sx={(t) => ({
         display: "grid",
-        gridTemplateColumns: { xs: "1fr auto", md: "minmax(150px, 190px) 232px 108px minmax(0, 1fr)" },
+        gridTemplateColumns: { xs: "1fr auto", md: "minmax(150px, 200px) 192px 104px minmax(0, 1fr)" },
         columnGap: 2,
         alignItems: "center",
         minHeight: 42,
@@ -230,8 +240,7 @@ function Row({ change }: { change: MetricChange }) {
       })}
     >
       <span>
-        {metric.name}
-        {sideName(change)}
+        {name}
         {change.first.method === "photo" ? "" : `, ${methodName(change.first.method).toLowerCase()}`}
       </span>
       <svg width={bar.width} height={28} aria-hidden style={{ display: "block" }}>
@@ -241,13 +250,9 @@ function Row({ change }: { change: MetricChange }) {
         {long && <path d={`M${bar.end} 14 l${-ahead * 8} -5 v10 z`} fill={colour} />}
       </svg>
       <Box sx={{ textAlign: "right", whiteSpace: "nowrap" }}>
-        <strong style={{ fontSize: 16.5 }}>
-          {formatDifference(change.first, change)}
-        </strong>
+        <strong style={{ fontSize: 16.5 }}>{formatDifference(change.first, change)}</strong>
       </Box>
-      <Box sx={{ color: colour, fontSize: 14.5 }}>
-        {change.unjudged ? "not judged" : changeWords(change)}
-      </Box>
+      <Box sx={{ color: colour, fontSize: 14.5 }}>{change.unjudged ? "not judged" : changeWords(change)}</Box>
       {change.parts && <Parts parts={change.parts} />}
     </Box>
   );

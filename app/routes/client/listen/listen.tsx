@@ -8,7 +8,7 @@ import { data } from "react-router";
 import { number, object, string } from "yup";
 import type { Route } from "./+types/listen";
 import type { Moment } from "~core/findings/restriction";
-import { rateOfTaps } from "~core/light-touch/rhythm";
+import { isUsualRate, leastTaps, rateBand, rateOfTaps, usualRates } from "~core/light-touch/rhythm";
 import {
   balanceIndex,
   freedom,
@@ -20,7 +20,6 @@ import {
   type StationFelt,
   type StationKey,
 } from "~core/light-touch/stations";
-import { z95 } from "~core/units";
 import { inSession, keeping } from "~app/session.server";
 import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
@@ -302,10 +301,10 @@ function Taps({ rate, set }: { rate: StationFelt["rate"]; set: (rate: NonNullabl
   useEffect(() => {
     latest.current = set;
   });
-  const found = taps.length >= 3 ? rateOfTaps(taps) : undefined;
+  const found = rateOfTaps(taps);
   // The rate is kept as soon as the tapping rests.
   useEffect(() => {
-    const counted = taps.length >= 3 ? rateOfTaps(taps) : undefined;
+    const counted = rateOfTaps(taps);
     if (!counted) return;
     const timer = window.setTimeout(() => latest.current(counted), 1200);
     return () => window.clearTimeout(timer);
@@ -328,11 +327,13 @@ function Taps({ rate, set }: { rate: StationFelt["rate"]; set: (rate: NonNullabl
         <Typography role="status">
           {shown ? (
             <>
-              <strong>{shown.perMinute.toFixed(1)}</strong> ±{(z95 * shown.se).toFixed(1)} per minute, {shown.cycles}{" "}
+              <strong>{shown.perMinute.toFixed(1)}</strong> ±{rateBand(shown).toFixed(1)} per minute, {shown.cycles}{" "}
               cycles
+              {!isUsualRate(shown) &&
+                `. Rates of ${usualRates[0]} to ${usualRates[1]} are felt in practice: is one tap one full cycle?`}
             </>
           ) : taps.length > 0 ? (
-            `${3 - taps.length} more`
+            `${Math.max(1, leastTaps - taps.length)} more`
           ) : (
             "not counted"
           )}

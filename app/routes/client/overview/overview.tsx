@@ -162,7 +162,9 @@ export default function Overview({ loaderData: d }: Route.ComponentProps) {
         <Typography variant="h3">What changed clearly{d.span && `, ${d.span}`}</Typography>
         {d.clear.length === 0 ? (
           <Typography sx={{ color: "text.secondary", mt: 0.5 }}>
-            {d.span ? "Nothing: measuring and standing differ as much from one time to the next." : "Two measured moments are needed."}
+            {d.span
+              ? "Nothing: measuring and standing differ as much from one time to the next."
+              : "Two measured moments are needed."}
           </Typography>
         ) : (
           <Box component="ul" sx={{ listStyle: "none", p: 0, mt: 1, mb: 0 }}>
@@ -172,7 +174,7 @@ export default function Overview({ loaderData: d }: Route.ComponentProps) {
                 key={change.id}
                 sx={(t) => ({
                   display: "grid",
-                  gridTemplateColumns: "1fr 84px 148px",
+                  gridTemplateColumns: "1fr 128px 148px",
                   borderTop: `1px solid ${t.tokens.line}`,
                   py: 0.75,
                 })}
@@ -198,9 +200,7 @@ export default function Overview({ loaderData: d }: Route.ComponentProps) {
             ))}
           </Box>
         )}
-        {d.kept !== null && (
-          <Typography sx={{ mt: 1.5 }}>{d.kept}</Typography>
-        )}
+        {d.kept !== null && <Typography sx={{ mt: 1.5 }}>{d.kept}</Typography>}
         <Typography variant="h3" sx={{ mt: 4 }}>
           Still holding
         </Typography>

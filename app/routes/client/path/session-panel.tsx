@@ -201,9 +201,9 @@ export function SessionPanel({
       )}
       {plan.bound !== undefined && (
         <Typography sx={(t) => ({ mt: 2, pt: 1.5, borderTop: `1px solid ${t.tokens.line}`, fontSize: 14 })}>
-          <strong>{((100 * plan.score) / plan.bound).toFixed(1)}% of the best this time allows.</strong>{" "}
+          <strong>At least {Math.floor((100 * plan.score) / plan.bound)}% of the best this time allows.</strong>{" "}
           <Box component="span" sx={{ color: "text.secondary" }}>
-            {plan.score.toFixed(1)} of 100 points; none can pass {plan.bound.toFixed(1)}.
+            {Math.floor(plan.score)} of 100 points; none can pass {Math.ceil(plan.bound)}.
           </Box>
         </Typography>
       )}

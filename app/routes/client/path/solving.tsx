@@ -28,7 +28,7 @@ export function Solving({ state, cancel }: { state: SolverState; cancel: (keep: 
         <Box sx={{ display: "flex", alignItems: "center", gap: 2, mt: 1 }}>
           <Typography sx={{ flex: 1, color: "text.secondary" }}>
             {plan
-              ? `Already usable: ${plan.score.toFixed(1)} of 100 points${plan.bound ? `, no plan can pass ${plan.bound.toFixed(1)}` : ""}. Looking for better, ${Math.ceil(Math.max(0, state.seconds - seconds))} s left.`
+              ? `Already usable: ${Math.floor(plan.score)} of 100 points${plan.bound ? `, no plan can pass ${Math.ceil(plan.bound)}` : ""}. Looking for better, ${Math.ceil(Math.max(0, state.seconds - seconds))} s left.`
               : "Looking for a first plan."}
           </Typography>
           {plan && (

@@ -16,7 +16,7 @@ export type Comparing = "off" | "slider" | "blink" | "beside";
 type Compared = {
   /** Drawn over the photograph and under its marks. */
   under: ReactNode;
-  /** Arrows of what really moved, over everything. */
+  /** Arrows of what moved, over everything. */
   over: ReactNode;
   /** Choosing the way to compare, and what cannot be compared yet. */
   controls: ReactNode;
@@ -131,7 +131,7 @@ export function useCompared(
                 ? "Mark plumb, stick and ankles first: the earlier picture is laid on them."
                 : moves.length === 0
                   ? "One scale, on ankles and plumb. Nothing stands elsewhere by more than its error."
-                  : `One scale, on ankles and plumb. Arrows: the ${moves.length === 1 ? "one point that" : `${moves.length} points that`} really moved.`}
+                  : `One scale, on ankles and plumb. Arrows: the ${moves.length === 1 ? "one point that" : `${moves.length} points that`} moved by more than marking and standing differ.`}
           </Typography>
         )}
       </Box>

@@ -167,9 +167,7 @@ const Row = memo(function Row({ reading, earlier, change, chosen, choose }: RowP
 function sameRow(a: RowProps, b: RowProps): boolean {
   const same = (a?: Reading, b?: Reading) => a?.value === b?.value && a?.se === b?.se;
   const judged = ({ change }: RowProps) => `${change?.verdict} ${change?.unjudged} ${change?.difference.toFixed(2)}`;
-  return (
-    same(a.reading, b.reading) && same(a.earlier, b.earlier) && a.chosen === b.chosen && judged(a) === judged(b)
-  );
+  return same(a.reading, b.reading) && same(a.earlier, b.earlier) && a.chosen === b.chosen && judged(a) === judged(b);
 }
 
 const causeName = (part: ErrorPart): string => {

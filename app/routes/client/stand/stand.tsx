@@ -126,7 +126,7 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
   const angleOf = (id: string) => {
     const what = measurable.find((each) => each.id === id);
     if (!what) return 0;
-    const figure = figureOf(stanceOf(client.id, client.statureMm ?? undefined, workedSessions, moment));
+    const figure = figureOf(stanceOf(client.id, client.statureMm ?? undefined, workedSessions, moment, "by hand"));
     return trueMetrics(figure.truth, what.view).get(id) ?? 0;
   };
   const hand = !photo && (mayPicture !== true || params.get("by") === "hand" || readings.length > 0);

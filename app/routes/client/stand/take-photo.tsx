@@ -61,7 +61,7 @@ export function TakePhoto({
 }) {
   const [tab, setTab] = useState<"camera" | "file">("camera");
   const [posture, setPosture] = useState<Posture>(() =>
-    stanceOf(client.id, client.statureMm ?? undefined, worked, moment),
+    stanceOf(client.id, client.statureMm ?? undefined, worked, moment, view),
   );
   const [setup, setSetup] = useState<Record<string, string>>(() =>
     Object.fromEntries(noted.map(([key]) => [key, String((lastSetup ?? usualSetup)[key] ?? 0)])),

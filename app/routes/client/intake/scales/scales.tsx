@@ -95,9 +95,10 @@ export function action({ params, context }: Route.ActionArgs) {
 }
 
 const verdictText = (change: OwnChange, kind: OwnMeasure["kind"]) =>
-  change.verdict === "unclear"
-    ? `Unclear: ${signed(change.difference)} is less than the ${change.needed} points that count.`
-    : `${change.verdict === "better" ? "Better" : "Worse"}: ${signed(change.difference)} points since the first visit${kind === "pain" ? "" : `, ${change.needed} count`}.`;
+  change.verdict === "cannot be told"
+    ? `Cannot be told: ${signed(change.difference)} is less than the ${pointsOf(change.needed)} that count${kind === "pain" ? " (2, and 30%)" : ""}.`
+    : `Clearly ${change.way}: ${signed(change.difference)} points since the first visit; ${pointsOf(change.needed)} count.`;
+const pointsOf = (needed: number) => `${Math.round(needed * 10) / 10} points`;
 const signed = (value: number) => `${value > 0 ? "+" : value < 0 ? "−" : "±"}${Math.round(Math.abs(value) * 10) / 10}`;
 
 export default function Scales({ loaderData }: Route.ComponentProps) {
@@ -196,11 +197,7 @@ function Measure({
           sx={(t) => ({
             fontSize: 14,
             color:
-              change?.verdict === "better"
-                ? t.tokens.moss
-                : change?.verdict === "worse"
-                  ? t.tokens.clay
-                  : t.tokens.inkSoft,
+              change?.way === "better" ? t.tokens.moss : change?.way === "worse" ? t.tokens.clay : t.tokens.inkSoft,
           })}
         >
           {change
