@@ -10,6 +10,8 @@ export type Photo = {
   ordinal: number;
   moment: Moment;
   view: View;
+  /** Which standing of that moment: whoever steps off and stands again has another picture of the same view. */
+  standing: number;
   setup: PhotoSetup;
   marks: Marks;
   version: number;
@@ -28,6 +30,7 @@ const select = (tx: Tx) =>
       ordinal: "v.ordinal",
       moment: "p.moment",
       view: "p.view",
+      standing: "p.standing",
       setup: "p.setup",
       marks: "p.points",
       version: "p.version",
@@ -41,7 +44,7 @@ export const photosOfClient = (tx: Tx, clientId: string): Promise<Photo[]> =>
     .where("v.client_id", clientId)
     .whereNull("p.replaced_at")
     .orderBy(["v.ordinal", "p.moment"])
-    .orderByRaw("array_position(?::text[], p.view)", [[...views]]);
+    .orderByRaw("array_position(?::text[], p.view), p.standing", [[...views]]);
 
 /** The latest pictures of all clients that are still there, with whom they show. */
 export const picturesOfPractice = (tx: Tx, most: number): Promise<(Photo & { clientId: string })[]> =>
@@ -58,7 +61,7 @@ export const putAsideOf = (tx: Tx, clientId: string): Promise<Photo[]> =>
 
 /**
  * Stores a picture (already checked, stripped and re-encoded) under an id the client made. An earlier picture of the
- * same visit, moment and view is kept aside, so that replacing it can be undone.
+ * same visit, moment, view and standing is kept aside, so that replacing it can be undone.
  */
 export async function addPhoto(
   tx: Tx,
@@ -67,6 +70,7 @@ export async function addPhoto(
     visitId: string;
     moment: Moment;
     view: View;
+    standing?: number;
     setup: PhotoSetup;
     marks: Marks;
     markedBy?: string;
@@ -78,8 +82,9 @@ export async function addPhoto(
     if (again.visit_id !== photo.visitId) throw new Stale("photo");
     return;
   }
+  const standing = photo.standing ?? 1;
   await tx("photo")
-    .where({ visit_id: photo.visitId, moment: photo.moment, view: photo.view })
+    .where({ visit_id: photo.visitId, moment: photo.moment, view: photo.view, standing })
     .whereNull("replaced_at")
     .update({ replaced_at: tx.fn.now() });
   await tx("photo").insert({
@@ -87,6 +92,7 @@ export async function addPhoto(
     visit_id: photo.visitId,
     moment: photo.moment,
     view: photo.view,
+    standing,
     width: photo.setup.width,
     height: photo.setup.height,
     setup: JSON.stringify(photo.setup),
@@ -161,9 +167,14 @@ export async function deletePictures(tx: Tx, clientId: string): Promise<number> 
 
 export async function restorePhoto(tx: Tx, clientId: string, id: string): Promise<void> {
   await ofClient(tx, clientId, id);
-  const photo = await tx("photo").where({ id }).first<{ visit_id: string; moment: string; view: string } | undefined>();
+  const photo = await tx("photo")
+    .where({ id })
+    .first<{ visit_id: string; moment: string; view: string; standing: number } | undefined>();
   if (!photo) throw new NotFound("photo");
-  const { visit_id, moment, view } = photo;
-  await tx("photo").where({ visit_id, moment, view }).whereNull("replaced_at").update({ replaced_at: tx.fn.now() });
+  const { visit_id, moment, view, standing } = photo;
+  await tx("photo")
+    .where({ visit_id, moment, view, standing })
+    .whereNull("replaced_at")
+    .update({ replaced_at: tx.fn.now() });
   await tx("photo").where({ id }).update({ replaced_at: null });
 }

@@ -4,8 +4,10 @@ import { readByHand, type HandMeasurement } from "../measure/by-hand";
 import { takenOver } from "../measure/propose";
 import { readPhoto, type MarkedPhoto } from "../measure/read-photo";
 import type { Reading } from "../measure/reading";
+import { averaged } from "../measure/standings";
 
-export type PhotoAtVisit = MarkedPhoto & { ordinal: number; moment: Moment };
+/** `standing`: which of several standings of one moment, from 1 on. */
+export type PhotoAtVisit = MarkedPhoto & { ordinal: number; moment: Moment; standing?: number };
 
 /** Everything a visit's pictures say at one moment. `key` is "5-before". */
 export type MomentReadings = {
@@ -16,7 +18,8 @@ export type MomentReadings = {
   photos: MarkedPhoto[];
 };
 
-const order = ({ ordinal, moment }: PhotoAtVisit) => 2 * ordinal + (moment === "after" ? 1 : 0);
+const order = ({ ordinal, moment, standing = 1 }: PhotoAtVisit) =>
+  20 * ordinal + (moment === "after" ? 10 : 0) + standing;
 
 /** The points of a picture that stand where they were taken over from the one before it of the same view. */
 function copiedIn(photo: PhotoAtVisit, photos: readonly PhotoAtVisit[]): ReadonlySet<PointKey> {
@@ -28,7 +31,7 @@ function copiedIn(photo: PhotoAtVisit, photos: readonly PhotoAtVisit[]): Readonl
 
 /**
  * Pictures and hand measurements grouped by visit and moment in order of time, each with its metrics; moments without
- * any are left out. One metric taken in two ways is two readings side by side. `read` may give readings that were taken
+ * any are left out. Several standings of one view are one reading, their mean. One metric taken in two ways is two readings side by side. `read` may give readings that were taken
  * before, or by someone's own figures.
  */
 export function momentsOf<P extends PhotoAtVisit>(
@@ -43,18 +46,22 @@ export function momentsOf<P extends PhotoAtVisit>(
     moments.set(key, found);
     return found;
   };
+  const standings = new Map<string, { moment: MomentReadings; lists: Reading[][] }>();
   for (const photo of photos) {
     const moment = momentOf(photo.ordinal, photo.moment);
     moment.photos.push(photo);
     const copied = copiedIn(photo, photos);
-    moment.readings.push(
-      ...read(photo).map((reading) =>
+    const list = standings.get(`${moment.key} ${photo.view}`) ?? { moment, lists: [] };
+    standings.set(`${moment.key} ${photo.view}`, list);
+    list.lists.push(
+      read(photo).map((reading) =>
         reading.metric.points(reading.side ?? "L").every((point) => copied.has(point))
           ? { ...reading, copied: true as const }
           : reading,
       ),
     );
   }
+  for (const { moment, lists } of standings.values()) moment.readings.push(...averaged(lists));
   for (const measured of byHand) {
     const reading = readByHand(measured);
     if (!reading) continue;

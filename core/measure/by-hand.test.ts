@@ -1,6 +1,7 @@
 import { compare, incomparable, oneChangeEach } from "../change/compare";
 import { compareMoments } from "../change/judge";
 import { momentsOf, type PhotoAtVisit } from "../change/moments";
+import { reach95 } from "../statistics/quantiles";
 import { stances } from "./stance";
 import { measurable, readByHand, type HandMeasurement } from "./by-hand";
 import { handLimits, handMethods, methodsFor } from "./methods";
@@ -38,9 +39,9 @@ describe("measuring by hand", () => {
     expect(readByHand(measured({ method: "guess" as never }))).toBeUndefined();
   });
 
-  it("judges change by the method's error and one standing's: 1.96 · √2 times both", () => {
+  it("judges change by the method's error and one standing's, as far as both are known", () => {
     const first = readByHand(measured({ value: -6 }))!;
-    const needed = 1.96 * Math.SQRT2 * Math.hypot(1.5, stances["shoulder-level"].sd);
+    const needed = reach95(20) * Math.SQRT2 * Math.hypot(1.5, stances["shoulder-level"].sd);
     for (const [by, verdict] of [
       [needed + 0.1, "clear"],
       [needed - 0.1, "cannot be told"],

@@ -3,9 +3,9 @@ import { landmarks } from "../anatomy/landmarks";
 import type { MarkKey, Marks } from "../measure/calibration";
 import { marksOfView } from "../measure/marking";
 import { readPhoto } from "../measure/read-photo";
-import { project, calibrate } from "../measure/calibration";
+import { calibrate } from "../measure/calibration";
 import { seeded } from "../random";
-import { setup, standing } from "../test/standing";
+import { standing } from "../test/standing";
 import { figureKey, figureOfPoint, pooledRatio } from "../measure/own-figures";
 import { analyse, blindOrder, type StudyMarking } from "./study";
 

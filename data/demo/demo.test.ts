@@ -21,7 +21,7 @@ describe("the demo practice", () => {
     expect(await loadDemo(db.app, "2026-11-24")).toBe(true);
     expect(await loadDemo(db.app, "2026-11-25")).toBe(false);
     await db.within(practice.id, async (tx) => {
-      expect((await listClients(tx)).clients).toHaveLength(6);
+      expect((await listClients(tx)).clients).toHaveLength(7);
       const visits = await listVisits(tx, ruben.id);
       expect(visits.map((visit) => visit.status)).toEqual([...Array(4).fill("closed"), ...Array(6).fill("planned")]);
       expect(visits[4]!.onDate).toBe("2026-11-24");

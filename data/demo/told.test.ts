@@ -89,12 +89,12 @@ describe("what the demo's people told", () => {
     });
   });
 
-  it("has Ruben better by his own scales, and one still unclear", async () => {
+  it("has Ruben clearly better by his own scales, and one that cannot be told", async () => {
     const { measures, scores } = await db.within(practice.id, (tx) => ownMeasuresOf(tx, ruben.id));
-    expect(measures.map((measure) => changeOf(measure, scores)!.verdict).sort()).toEqual([
+    expect(measures.map((measure) => changeOf(measure, scores)!.way ?? "cannot be told").sort()).toEqual([
       "better",
       "better",
-      "unclear",
+      "cannot be told",
     ]);
   });
 

@@ -4,9 +4,10 @@ import { intake } from "./002-intake";
 import { stand } from "./003-stand";
 import { walls } from "./004-walls";
 import { complaints } from "./005-complaints";
+import { standings } from "./006-standings";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
-const migrations: Migration[] = [firstPath, intake, stand, walls, complaints];
+const migrations: Migration[] = [firstPath, intake, stand, walls, complaints, standings];
 
 /** Migrations are imported statically, so that the bundled server carries them. */
 export const migrationSource: Knex.MigrationSource<Migration> = {

@@ -9,6 +9,7 @@ import { guessesOf, mark, startMarking, type Marking, type MarkingCommand } from
 import { feetOf } from "~core/measure/propose";
 import { readPhoto, sceneOf, type MarkedPhoto } from "~core/measure/read-photo";
 import type { Reading } from "~core/measure/reading";
+import { averaged } from "~core/measure/standings";
 import { viewName } from "~core/measure/view";
 import type { OwnFigures } from "~core/measure/own-figures";
 import { useNotify } from "~app/ui/notices";
@@ -33,6 +34,7 @@ export function MarkPhoto({
   photo,
   clientId,
   own,
+  others,
   earlier,
   earlierName,
   earlierPhoto,
@@ -42,6 +44,8 @@ export function MarkPhoto({
   clientId: string;
   /** Whose marking error the readings carry. */
   own: OwnFigures | undefined;
+  /** What the other standings of this view and moment say, each by itself. */
+  others: readonly (readonly Reading[])[];
   earlier: readonly Reading[];
   earlierName: string | undefined;
   earlierPhoto: Earlier | undefined;
@@ -90,7 +94,10 @@ export function MarkPhoto({
     held.current = now;
   }, [now]);
   const latest = useCallback(() => held.current, []);
-  const readings = useMemo(() => readPhoto(now, own), [now, own]);
+  const readings = useMemo(() => {
+    const one = readPhoto(now, own);
+    return one.length > 0 ? averaged([one, ...others]) : one;
+  }, [now, own, others]);
   const guesses = useMemo(() => guessesOf(marking, setup.height / 8), [marking, setup.height]);
   const line = useMemo(() => ankleLine(photo, marking), [photo, marking]);
   const compared = useCompared(now, earlierPhoto, own);
@@ -160,6 +167,11 @@ export function MarkPhoto({
         <Box sx={{ display: "flex", alignItems: "center", gap: 0.5, minHeight: 40 }}>
           <Typography variant="h2" sx={{ flex: 1 }}>
             {viewName[view]}
+            {others.length > 0 && (
+              <Typography component="span" sx={{ color: "text.secondary", ml: 1 }}>
+                mean of {others.length + 1} standings
+              </Typography>
+            )}
           </Typography>
           <SavedWord saved={saved} />
           <UndoRedo back={marking.past.length > 0} on={marking.future.length > 0} act={act} />

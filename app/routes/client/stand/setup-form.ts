@@ -34,6 +34,7 @@ export const uploadSchema = setupSchema.concat(
     moment: string<Moment>()
       .oneOf(["before", "after"], "Moment: before or after.")
       .required("Moment: before or after."),
+    standing: number().typeError("Standing: 1, 2 or 3.").oneOf([1, 2, 3], "Standing: 1, 2 or 3.").optional(),
     face: string()
       .matches(/^(0|1|0?\.\d+),(0|1|0?\.\d+),0?\.\d+$/, "Face: “${value}” is not a place in the picture.")
       .optional(),

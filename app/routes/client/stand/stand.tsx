@@ -4,13 +4,14 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { data, Link, useRevalidator, useSearchParams } from "react-router";
-import { useEffect, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import type { Route } from "./+types/stand";
 import { momentsOf } from "~core/change/moments";
 import { stands } from "~core/consent/consent";
 import type { Moment } from "~core/findings/restriction";
 import { measurable } from "~core/measure/by-hand";
-import { readBy } from "~core/measure/read-photo";
+import { readBy, readPhoto } from "~core/measure/read-photo";
+import { mostStandings } from "~core/measure/standings";
 import { views, viewName, type View } from "~core/measure/view";
 import { inSession, keeping } from "~app/session.server";
 import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
@@ -29,6 +30,7 @@ import { MarkPhoto } from "./mark-photo";
 import { measuredSchema } from "./measured-form";
 import { PutAside } from "./put-aside";
 import { ReadOuts } from "./read-outs";
+import { Standings } from "./standings";
 import { TakePhoto } from "./take-photo";
 import { preload } from "./use-picture";
 import { WholeBody } from "./whole-body";
@@ -93,10 +95,15 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
         ? "after"
         : "before";
   // without consent no picture is shown; what was measured from it stays
-  const photo = mayPicture === false ? undefined : ofVisit.find((each) => each.moment === moment && each.view === view);
+  const askedStanding = Number(params.get("standing"));
+  const standing = askedStanding >= 1 && askedStanding <= mostStandings ? askedStanding : 1;
+  const taken = mayPicture === false ? [] : ofVisit.filter((each) => each.moment === moment && each.view === view);
+  const photo = taken.find((each) => each.standing === standing);
   const unseen = mayPicture === false ? [...photos, ...putAside].filter((each) => each.pictured).length : 0;
   const set = (change: Record<string, string>) => {
     const next = new URLSearchParams(params);
+    // another view or moment begins with its first standing
+    next.delete("standing");
     for (const [key, value] of Object.entries(change)) next.set(key, value);
     next.set("visit", String(visit.ordinal));
     setParams(next, { replace: true, preventScrollReset: true });
@@ -112,15 +119,26 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
     .filter((each) => each.view === view && before.some(({ key }) => key === `${each.ordinal}-${each.moment}`))
     .findLast((each) => each.moment === "before");
   const urlOf = (id: string) => `/clients/${client.id}/photos/${id}`;
-  const earlierPhoto = former?.pictured && {
-    photo: former,
-    url: urlOf(former.id),
-    name: `${former.moment} visit ${former.ordinal}`,
+  // another standing of the same minute lies nearest
+  const last = taken.findLast((each) => each.standing < standing && Object.keys(each.marks).length > 0);
+  const copied = last ?? former;
+  const earlierPhoto = copied?.pictured && {
+    photo: copied,
+    url: urlOf(copied.id),
+    name: last ? `standing ${last.standing}` : `${copied.moment} visit ${copied.ordinal}`,
   };
   const ofEarlier = {
     earlier: earlier?.readings.filter(inView) ?? [],
     earlierName: earlier && `${earlier.moment} visit ${earlier.ordinal}`,
   };
+  const others = useMemo(
+    () =>
+      taken
+        .filter((each) => each !== photo && Object.keys(each.marks).length > 0)
+        .map((each) => readPhoto(each, figures[each.markedBy ?? me])),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- photos are new whenever one of them is
+    [photos, view, moment, standing, figures, me],
+  );
   const readings = moments.find((each) => each.key === `${visit.ordinal}-${moment}`)?.readings.filter(inView) ?? [];
   // the stand-in inclinometer is laid on the same simulated person the stand-in camera sees
   const angleOf = (id: string) => {
@@ -129,7 +147,8 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
     const figure = figureOf(stanceOf(client.id, client.statureMm ?? undefined, workedSessions, moment, "by hand"));
     return trueMetrics(figure.truth, what.view).get(id) ?? 0;
   };
-  const hand = !photo && (mayPicture !== true || params.get("by") === "hand" || readings.length > 0);
+  const hand =
+    !photo && taken.length === 0 && (mayPicture !== true || params.get("by") === "hand" || readings.length > 0);
   const nextPhoto =
     mayPicture !== false && ofVisit.find((each) => each.moment === moment && each.view === nextViewOf[view]);
   const nextUrl = nextPhoto && nextPhoto.pictured ? urlOf(nextPhoto.id) : undefined;
@@ -187,6 +206,9 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
           </Button>
         )}
       </Box>
+      {!whole && taken.length > 0 && (
+        <Standings taken={taken} standing={standing} readings={readings} choose={(n) => set({ standing: String(n) })} />
+      )}
       {whole ? (
         <WholeBody
           readings={readings}
@@ -200,6 +222,7 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
           photo={photo}
           clientId={client.id}
           own={figures[photo.markedBy ?? me]}
+          others={others}
           {...ofEarlier}
           earlierPhoto={earlierPhoto || undefined}
           removed={() => void revalidate()}
@@ -216,7 +239,11 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
         </WithoutPicture>
       ) : (
         <Empty
-          title={`No ${viewName[view].toLowerCase()} picture ${moment} visit ${visit.ordinal}`}
+          title={
+            standing > 1
+              ? `Standing ${standing}: step off, stand again`
+              : `No ${viewName[view].toLowerCase()} picture ${moment} visit ${visit.ordinal}`
+          }
           action={
             <Box sx={{ display: "flex", gap: 1.5 }}>
               <Button variant="contained" onClick={() => setTaking(true)}>
@@ -239,8 +266,8 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
         </Empty>
       )}
       <Typography sx={{ mt: 2, fontSize: 13, color: "text.secondary" }}>
-        Errors cover placing of points, plumb, stick, camera and depth. They do not include how differently someone
-        stands from one minute to the next.
+        The band of a value covers placing of points, plumb, stick, camera and depth of this picture. Changes, sides
+        from two pictures and targets count how differently one stands from one time to the next, too.
       </Typography>
       {mayPicture !== false && <PutAside photos={putAside} clientId={client.id} changed={() => void revalidate()} />}
       {taking && (
@@ -249,13 +276,14 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
           visit={visit}
           view={view}
           moment={moment}
+          standing={standing}
           worked={workedSessions}
           replaces={Boolean(photo)}
           lastSetup={setup}
           close={(done) => {
             setTaking(false);
             if (done) {
-              set({ view, moment });
+              set({ view, moment, standing: String(standing) });
               void revalidate();
             }
           }}

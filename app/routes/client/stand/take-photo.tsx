@@ -44,6 +44,7 @@ export function TakePhoto({
   visit,
   view,
   moment,
+  standing,
   worked,
   replaces,
   lastSetup,
@@ -53,6 +54,7 @@ export function TakePhoto({
   visit: Visit;
   view: View;
   moment: Moment;
+  standing: number;
   worked: number;
   replaces: boolean;
   /** What was noted for the picture before. */
@@ -61,7 +63,7 @@ export function TakePhoto({
 }) {
   const [tab, setTab] = useState<"camera" | "file">("camera");
   const [posture, setPosture] = useState<Posture>(() =>
-    stanceOf(client.id, client.statureMm ?? undefined, worked, moment, view),
+    stanceOf(client.id, client.statureMm ?? undefined, worked, moment, standing === 1 ? view : `${view} ${standing}`),
   );
   const [setup, setSetup] = useState<Record<string, string>>(() =>
     Object.fromEntries(noted.map(([key]) => [key, String((lastSetup ?? usualSetup)[key] ?? 0)])),
@@ -86,7 +88,15 @@ export function TakePhoto({
   useEffect(() => () => worker.current?.terminate(), []);
 
   const upload = async (body: Blob, face?: Face) => {
-    const query = new URLSearchParams({ id, visit: visit.id, moment, view, stickHangs: String(!stands), ...setup });
+    const query = new URLSearchParams({
+      id,
+      visit: visit.id,
+      moment,
+      view,
+      standing: String(standing),
+      stickHangs: String(!stands),
+      ...setup,
+    });
     if (face) query.set("face", [face.x, face.y, face.r].map((value) => value.toFixed(4)).join());
     // the lay figure is as tall as it was made
     if (tab === "camera") query.set("stature", String(Math.round(posture.stature)));
@@ -170,6 +180,7 @@ export function TakePhoto({
     <Dialog open onClose={cancel} maxWidth="md" fullWidth aria-labelledby="take-title">
       <DialogTitle id="take-title" sx={{ pb: 0 }}>
         {viewName[view]}, {moment} visit {visit.ordinal}
+        {standing > 1 ? `, standing ${standing}` : ""}
       </DialogTitle>
       <DialogContent>
         <Tabs value={tab} onChange={(_, value: "camera" | "file") => setTab(value)} sx={{ mb: 2 }}>

@@ -54,6 +54,7 @@ export async function action({ request, params, context }: Route.ActionArgs) {
           visitId: visit.id,
           moment: value.moment,
           view: value.view,
+          standing: value.standing ?? 1,
           marks: {},
           setup: {
             width: picture.width,
