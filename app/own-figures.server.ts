@@ -1,19 +1,22 @@
+import { readPhoto } from "~core/measure/read-photo";
 import type { OwnFigures } from "~core/measure/own-figures";
+import { standingStudy, type StandingRepeat, type StoodAgain } from "~core/repeatability/standing-study";
 import { analyse, type StudyMarking, type StudyResult } from "~core/repeatability/study";
 import type { Tx } from "~data/database";
+import { stoodAgain, stoodAgainKey } from "~data/photos";
 import { finishedKey, finishedMarkings, pictureName } from "~data/studies";
 import { PracticeCache } from "./practice-cache.server";
 
-/** What every practitioner's finished studies found together, by practitioner. */
-export type Studied = Record<string, StudyResult>;
+/** What every practitioner's finished studies found together, and their repeated standings, by practitioner. */
+export type Studied = Record<string, StudyResult & { standing: StandingRepeat[] }>;
 
 const kept = new PracticeCache<Studied>(50);
 
-/** Everybody's repeat figures in this practice; computed anew only when a study was finished or taken back. */
+/** Everybody's repeat figures in this practice; computed anew only when what they rest on has changed. */
 export async function studied(tx: Tx): Promise<Studied> {
-  const key = await finishedKey(tx);
-  if (key === "") return {};
-  return kept.of(tx, key, async () => {
+  const [finished, stood] = [await finishedKey(tx), await stoodAgainKey(tx)];
+  if (finished === "" && stood === "") return {};
+  return kept.of(tx, `${finished} / ${stood}`, async () => {
     const markings = new Map<string, StudyMarking[]>();
     for (const { studyId, practitionerId, items, item, marks } of await finishedMarkings(tx)) {
       const { view, setup } = items[item]!;
@@ -22,8 +25,29 @@ export async function studied(tx: Tx): Promise<Studied> {
       // the same picture in another study is another occasion
       list.push({ picture: `${studyId} ${pictureName(items[item]!)}`, view, setup, marks });
     }
-    return Object.fromEntries([...markings].map(([who, list]) => [who, analyse(list)]));
+    const standings = await standingsBy(tx);
+    return Object.fromEntries(
+      [...new Set([...markings.keys(), ...standings.keys()])].map((who) => {
+        const marking = analyse(markings.get(who) ?? []);
+        const { metrics, standing } = standingStudy(standings.get(who) ?? []);
+        return [who, { ...marking, own: { ...marking.own, standing }, standing: metrics }];
+      }),
+    );
   });
+}
+
+/** Repeated standings that one practitioner marked, each read by the model alone. */
+async function standingsBy(tx: Tx): Promise<Map<string, StoodAgain[]>> {
+  const groups = new Map<string, { who: string; stood: StoodAgain & { standings: ReturnType<typeof readPhoto>[] } }>();
+  for (const photo of await stoodAgain(tx)) {
+    const key = `${photo.visitId} ${photo.moment} ${photo.view} ${photo.markedBy}`;
+    const group = groups.get(key) ?? { who: photo.markedBy!, stood: { view: photo.view, standings: [] } };
+    groups.set(key, group);
+    group.stood.standings.push(readPhoto(photo));
+  }
+  const by = new Map<string, StoodAgain[]>();
+  for (const { who, stood } of groups.values()) by.set(who, [...(by.get(who) ?? []), stood]);
+  return by;
 }
 
 /** The figures alone, as the readings need them. */

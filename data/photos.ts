@@ -55,6 +55,39 @@ export const picturesOfPractice = (tx: Tx, most: number): Promise<(Photo & { cli
     .orderBy("p.created_at", "desc")
     .limit(most);
 
+/** Every marked picture of a view that was taken of more than one standing at one moment. */
+export const stoodAgain = (tx: Tx): Promise<Photo[]> =>
+  select(tx)
+    .whereNull("p.replaced_at")
+    .whereNotNull("p.marked_by")
+    .whereExists(
+      tx("photo as o")
+        .select(tx.raw("1"))
+        .whereRaw("o.visit_id = p.visit_id and o.moment = p.moment and o.view = p.view and o.id <> p.id")
+        .whereNull("o.replaced_at"),
+    )
+    .orderBy(["p.visit_id", "p.moment", "p.view", "p.standing"]);
+
+/** Which they are and how they are marked: as long as this stays the same, so does what they say. */
+export async function stoodAgainKey(tx: Tx): Promise<string> {
+  const row = await tx("photo")
+    .where("standing", ">", 1)
+    .whereNull("replaced_at")
+    .first<{ n: string; versions: string | null }>(tx.raw("count(*) as n, sum(version) as versions"));
+  if (row.n === "0") return "";
+  const first = await tx("photo as p")
+    .where("p.standing", 1)
+    .whereNull("p.replaced_at")
+    .whereExists(
+      tx("photo as o")
+        .select(tx.raw("1"))
+        .whereRaw("o.visit_id = p.visit_id and o.moment = p.moment and o.view = p.view and o.standing > 1")
+        .whereNull("o.replaced_at"),
+    )
+    .first<{ n: string; versions: string | null }>(tx.raw("count(*) as n, sum(version) as versions"));
+  return `${row.n} ${row.versions} ${first.n} ${first.versions}`;
+}
+
 /** Pictures that were replaced or taken away, latest first: they can come back, or be deleted for good. */
 export const putAsideOf = (tx: Tx, clientId: string): Promise<Photo[]> =>
   select(tx).where("v.client_id", clientId).whereNotNull("p.replaced_at").orderBy("p.replaced_at", "desc");

@@ -2,8 +2,9 @@ import type { Moment } from "../findings/restriction";
 import type { Side } from "../units";
 import { handMethods, methodsFor, type HandMethodKey } from "./methods";
 import { metricsOf, sidesIn, type Metric } from "./metrics";
+import type { ErrorPart } from "./propagate";
 import { readingId, type Reading } from "./reading";
-import { standingOf } from "./read-photo";
+import { standingError } from "./standing-error";
 import { views, type View } from "./view";
 
 /** One metric as it was measured by hand. `readingId` is that of the same metric in a picture. */
@@ -32,6 +33,7 @@ export function readByHand({ readingId: id, method: key, value }: HandMeasuremen
   const found = measurable.find((each) => each.id === id);
   const method = handMethods.find((each) => each.key === key);
   if (!found || !method || !methodsFor(found.metric).includes(method)) return undefined;
+  const parts: ErrorPart[] = [{ cause: "method", variance: method.se ** 2 }];
   return {
     id,
     metric: found.metric,
@@ -43,9 +45,9 @@ export function readByHand({ readingId: id, method: key, value }: HandMeasuremen
     se: method.se,
     // nothing of a careful measurement's error is known to stay the same from time to time
     seRepeat: method.se,
-    parts: [{ cause: "method", variance: method.se ** 2 }],
+    parts,
     basis: { kind: "model" },
-    ...standingOf(method.se, found.metric.key, method.unit),
+    ...standingError({ seRepeat: method.se, parts }, found.metric.key, method.unit),
     marker: null,
     seMarking: method.se,
     standings: 1,

@@ -1,8 +1,7 @@
-import { figureKey, leastPairs, modelDof, pooledRatio, type Basis, type OwnFigures, type Ratio } from "./own-figures";
+import { figureKey, leastPairs, pooledRatio, type Basis, type OwnFigures, type Ratio } from "./own-figures";
 import type { Marks, PhotoSetup, Scene } from "./calibration";
-import { metricsOf, sidesIn, type MetricKey } from "./metrics";
-import { stanceOf } from "./stance";
-import type { Unit } from "../units";
+import { metricsOf, sidesIn } from "./metrics";
+import { standingError } from "./standing-error";
 import { measure, type ErrorPart, type Measured, type Precision } from "./propagate";
 import { readingId, type Reading } from "./reading";
 import type { View } from "./view";
@@ -48,26 +47,6 @@ function withOwn(measured: Measured, own: Ratio | undefined): Measured & { basis
 }
 
 /**
- * What one standing's metric says of how somebody usually stands: assumed, or by a standing study of the marker's. What is
- * assumed is no exact knowledge: it counts for as many degrees of freedom as in every pooling, so that bands follow
- * Student's t, whose tails are those of people.
- */
-export function standingOf(
-  seRepeat: number,
-  metric: MetricKey,
-  unit: Unit,
-  study?: Ratio,
-): Pick<Reading, "seStanding" | "stance" | "dof"> {
-  const assumed = Math.hypot(seRepeat, stanceOf(metric, unit));
-  if (!study || study.dof < leastPairs) return { seStanding: assumed, stance: { kind: "assumed" }, dof: modelDof };
-  return {
-    seStanding: pooledRatio(study) * assumed,
-    stance: { kind: "study", dof: study.dof },
-    dof: study.dof + modelDof,
-  };
-}
-
-/**
  * All metrics a picture's marks allow, in the order of the catalogue; missing landmarks leave theirs out. `own` are
  * the figures of whoever placed the marks.
  */
@@ -86,7 +65,7 @@ export function readPhoto(
       return [
         {
           ...read,
-          ...standingOf(read.seRepeat, metric.key, metric.unit, own?.standing?.[key]),
+          ...standingError(read, metric.key, metric.unit, own?.standing?.[key]),
           marker: photo.markedBy ?? null,
           standings: 1,
           metric,

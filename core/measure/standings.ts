@@ -1,16 +1,12 @@
-import type { ErrorPart } from "./propagate";
 import type { Reading } from "./reading";
 import { modelDof } from "./own-figures";
+import { differs } from "./standing-error";
 
 /**
  * Standings that can be averaged: a body stands, steps off and stands again, up to three times in the same minutes before
  * the same camera.
  */
 export const mostStandings = 3;
-
-/** What differs from one standing to the next before one camera; how it was set up, and how deep a point lies, stays. */
-const differs = ({ cause }: ErrorPart) =>
-  cause === "placing" || cause === "plumb" || cause === "stick" || cause === "turn" || cause === "method";
 
 /** What of a reading's variance differs from standing to standing, and what stays. */
 function split(reading: Reading): { own: number; stays: number } {
@@ -46,7 +42,7 @@ export function steadiness(standings: readonly (readonly Reading[])[]): { ratio:
 }
 
 /** Variance of one standing of a reading beyond what stays: marking it, and how one stands. */
-const expected = (reading: Reading): number => {
+export const expected = (reading: Reading): number => {
   const { own, stays } = split(reading);
   return Math.max(own, reading.seStanding ** 2 - stays);
 };

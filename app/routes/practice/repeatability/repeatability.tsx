@@ -16,6 +16,7 @@ import { Page } from "~app/ui/page";
 import { useNotify } from "~app/ui/notices";
 import { beginStudy, deleteStudy, finishStudy, getStudy, markingsOf, studiesOf } from "~data/studies";
 import { Results } from "./results";
+import { StandingAgain } from "./standing-again";
 import { StartStudy } from "./start-study";
 import { kindOf, picturesFor, sources, viewKinds, type Source, type ViewKind } from "./sources.server";
 
@@ -53,6 +54,10 @@ export function loader({ context }: Route.LoaderArgs) {
           metric: { name, unit },
           more: furtherPairs(each.sem.dof),
         })),
+      standing: (found?.standing ?? []).map(({ metric: { name, unit }, ...each }) => ({
+        ...each,
+        metric: { name, unit },
+      })),
       placing: Object.entries(found?.own.placing ?? {}).map(([landmark, spread]) => ({
         landmark: landmark as LandmarkKey,
         ...spread,
@@ -110,12 +115,14 @@ export function action({ context }: Route.ActionArgs) {
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
 /** How repeatable one's own marking is, and what is made of it. */
-export default function Repeatability({ loaderData: { studies, counts, metrics, placing } }: Route.ComponentProps) {
+export default function Repeatability({
+  loaderData: { studies, counts, metrics, placing, standing },
+}: Route.ComponentProps) {
   const open = studies.find((study) => !study.finished);
   return (
     <Page
       title="Repeatability"
-      note="Mark the same pictures again, blind. How far your marks scatter is your own error; from five repeat pairs on it replaces the model’s."
+      note="Mark the same pictures again, blind. How far your marks scatter adds to the model’s error; how a person stands again is found from repeated standings."
       actions={
         <Button component={Link} to="/practice" variant="outlined">
           Practice
@@ -132,6 +139,7 @@ export default function Repeatability({ loaderData: { studies, counts, metrics, 
               practised marker (common practice), carried through to every metric.
             </Typography>
           )}
+          <StandingAgain metrics={standing} />
         </Box>
         <Box>
           {open ? (

@@ -29,8 +29,9 @@ export function Results({ metrics, placing }: { metrics: readonly Shown[]; placi
           : `Your own figures are used for ${used} of ${metrics.length} metrics`}
       </Typography>
       <Typography sx={{ color: "text.secondary", mb: 1.5, maxWidth: 640 }}>
-        From {leastPairs} repeat pairs on, your SEM is pooled with the model’s by degrees of freedom. The smallest
-        change is what marking alone can tell (MDC95); camera and stance come on top of it in every comparison.
+        From {leastPairs} repeat pairs on, your SEM is pooled with the model’s by degrees of freedom, and counts where
+        it is larger: marking again cannot see a point that is found wrongly both times. The smallest difference that
+        marking alone could tell is MDC95; camera and standing come on top of it in every comparison.
       </Typography>
       <Box sx={{ overflowX: "auto" }}>
         <Box component="table" sx={{ borderCollapse: "collapse", width: "100%", minWidth: 620, fontSize: 15 }}>
