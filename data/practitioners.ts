@@ -11,7 +11,7 @@ import { Lane } from "./lane";
 /** How the camera is usually set up, in mm: asked once, noted with every picture. */
 export type StandSetup = Pick<
   PhotoSetup,
-  "stickLength" | "cameraDistance" | "cameraHeight" | "stickBehind" | "stickHangs"
+  "stickLength" | "cameraDistance" | "cameraHeight" | "stickBehind" | "stickHangs" | "dotted"
 >;
 
 export type Practitioner = {

@@ -31,6 +31,8 @@ export type PhotoSetup = {
   stickBehind?: Millimetres;
   /** The stick hangs instead of standing on the floor: its foot then says nothing about the floor. */
   stickHangs?: boolean;
+  /** Adhesive dots were worn on the bony points: one finding of each point then serves every standing they were left on for. */
+  dotted?: boolean;
 };
 
 /** Everything a position on the body is computed from, so that each part can be varied on its own. */

@@ -26,6 +26,7 @@ export type MarkingCommand =
   | { kind: "order"; order: Marking["order"] }
   | { kind: "propose"; proposal: Marks }
   | { kind: "confirm" }
+  | { kind: "accept"; marks: readonly MarkKey[] }
   | { kind: "swap" }
   | { kind: "refine"; marks: Marks }
   | { kind: "recall"; history: MarkingHistory }
@@ -150,6 +151,14 @@ export function mark(
       const at = guessesOf(state, size.height / 8)[state.active];
       const confirmed = at ? change({ ...state.marks, [state.active]: inside(at) }) : state;
       return { ...confirmed, active: next(confirmed), gesture: undefined };
+    }
+    case "accept": {
+      // several guesses at once, as one step
+      const guesses = guessesOf(state, size.height / 8);
+      const taken = command.marks.flatMap((key) => (guesses[key] ? [[key, inside(guesses[key])] as const] : []));
+      if (taken.length === 0) return state;
+      const accepted = change({ ...state.marks, ...Object.fromEntries(taken) });
+      return { ...accepted, active: firstMissing(view, accepted.marks), gesture: undefined };
     }
     case "swap":
       // in a side view only the side that faces the camera is marked

@@ -68,6 +68,7 @@ export function readPhoto(
           ...standingError(read, metric.key, metric.unit, own?.standing?.[key]),
           marker: photo.markedBy ?? null,
           standings: 1,
+          ...(photo.setup.dotted ? { dotted: true as const } : {}),
           metric,
           side,
           id: readingId(metric, side, photo.view),

@@ -31,6 +31,8 @@ export type Reading = Measured & {
   seMarking: number;
   /** Every mark it rests on was taken over from an earlier picture and left where it was put. */
   copied?: true;
+  /** Taken from dots that were worn: finding the points is the same in every standing of that moment. */
+  dotted?: true;
   /** How many standings it is the mean of. */
   standings: number;
 };

@@ -10,7 +10,10 @@ export const mostStandings = 3;
 
 /** What of a reading's variance differs from standing to standing, and what stays. */
 function split(reading: Reading): { own: number; stays: number } {
-  const own = reading.parts.filter(differs).reduce((sum, { variance }) => sum + variance, 0);
+  const own = reading.parts
+    // a dot stays where it was stuck: where it was found to lie is the same in every standing
+    .filter((part) => differs(part) && !(reading.dotted && part.cause === "placing"))
+    .reduce((sum, { variance }) => sum + variance, 0);
   return { own, stays: Math.max(0, reading.seRepeat ** 2 - own) };
 }
 
@@ -77,7 +80,9 @@ export function averaged(standings: readonly (readonly Reading[])[]): Reading[] 
       seStanding: Math.sqrt(once / k + stays),
       seMarking: mean(({ seMarking }) => seMarking) / Math.sqrt(k),
       dof: first.dof + dof,
-      parts: first.parts.map((part) => (differs(part) ? { ...part, variance: part.variance / k } : part)),
+      parts: first.parts.map((part) =>
+        differs(part) && !(first.dotted && part.cause === "placing") ? { ...part, variance: part.variance / k } : part,
+      ),
       standings: k,
     };
   });

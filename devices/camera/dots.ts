@@ -1,5 +1,5 @@
-import { seeded } from "../../core/random";
-import type { PointKey } from "../../core/anatomy/landmarks";
+import { landmarks, splitPoint, type PointKey } from "../../core/anatomy/landmarks";
+import { seeded, seedOf } from "../../core/random";
 import type { Marks, Px } from "../../core/measure/calibration";
 import { isReference } from "../../core/measure/marking";
 import { stickLength, type CameraSettings, type Figure, trueMarks } from "./camera";
@@ -13,6 +13,8 @@ export type Dots = {
   /** Spots of the same colour that are no dot on a point. */
   strays: number;
   seed: number;
+  /** How well the points were found by touch: times the ordinary placing error; 1 when left out. */
+  finding?: number;
 };
 export const usualDots: Dots = { diameter: 13, missing: 0, strays: 0, seed: 1 };
 const colour = [38, 168, 92] as const;
@@ -46,8 +48,13 @@ export function wearDots(pixels: Uint8ClampedArray, figure: Figure, camera: Came
       }
   };
   const marks: Marks = {};
-  for (const [key, at] of Object.entries(truth) as [PointKey, Px][]) {
+  const scale = radius / (dots.diameter / 2);
+  for (const [key, place] of Object.entries(truth) as [PointKey, Px][]) {
     if (isReference(key) || key.startsWith("canthus")) continue;
+    // found by touch: a little beside the point, and the same wherever it is seen from this side
+    const hand = seeded(seedOf(`${dots.seed} ${key}`));
+    const off = (dots.finding ?? 1) * landmarks[splitPoint(key).landmark].placing * scale;
+    const at = { x: place.x + off * hand.normal(), y: place.y + off * hand.normal() };
     const [lost, narrow, lean] = [
       random.uniform() < dots.missing,
       0.62 + 0.38 * random.uniform(),

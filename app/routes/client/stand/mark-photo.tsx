@@ -7,27 +7,25 @@ import type { MarkKey, Px } from "~core/measure/calibration";
 import { calibrate } from "~core/measure/calibration";
 import { guessesOf, mark, startMarking, type Marking, type MarkingCommand } from "~core/measure/marking";
 import { feetOf } from "~core/measure/propose";
-import { readPhoto, sceneOf, type MarkedPhoto } from "~core/measure/read-photo";
+import { readPhoto, sceneOf } from "~core/measure/read-photo";
 import type { Reading } from "~core/measure/reading";
 import { averaged } from "~core/measure/standings";
 import { viewName } from "~core/measure/view";
 import type { OwnFigures } from "~core/measure/own-figures";
 import { useNotify } from "~app/ui/notices";
 import type { Photo } from "~data/photos";
+import type { Earlier } from "./earlier";
 import { useCompared } from "./compare-pictures";
 import { keepHistory, keptHistory } from "./marking-history";
 import { NoticeList } from "./notice-list";
 import { MarkingTools, PointList, progressOf, UndoRedo } from "./marking-tools";
 import { Picture } from "./picture";
-import type { Proposal } from "./proposals";
+import { findPoints, type Proposal } from "./proposals";
 import { ReadOuts } from "./read-outs";
 import { SetUp } from "./set-up";
 import { useSnapping } from "./use-snapping";
 import { usePicture } from "./use-picture";
 import { unsavedMarks, useSaving } from "./use-saving";
-
-/** An earlier picture of the same view, to copy marks from and to compare with. */
-export type Earlier = { photo: MarkedPhoto; url: string; name: string };
 
 /** Marking one picture: the photograph on the left, what it says on the right, saved as you go. */
 export function MarkPhoto({
@@ -113,6 +111,13 @@ export function MarkPhoto({
     },
     [notify],
   );
+  // another standing: what was marked a minute ago is looked for at once
+  const searched = useRef(false);
+  useEffect(() => {
+    if (searched.current || !shown || !earlierPhoto?.same || Object.keys(photo.marks).length > 0) return;
+    searched.current = true;
+    void findPoints(held.current, shown, earlierPhoto).then(propose);
+  }, [shown, earlierPhoto, photo.marks, propose]);
   const remove = useCallback(async () => {
     const send = (intent: string) =>
       fetch(url, {
@@ -201,6 +206,7 @@ export function MarkPhoto({
           image={shown}
           earlier={earlierPhoto}
           propose={propose}
+          sure={sure}
           snapping={snapping}
           setSnapping={setSnapping}
           act={act}

@@ -13,7 +13,9 @@ import { memo } from "react";
 import type { MarkKey } from "~core/measure/calibration";
 import { marksOfView, type Marking, type MarkingCommand } from "~core/measure/marking";
 import type { MarkedPhoto } from "~core/measure/read-photo";
+import { sureEnough } from "~core/measure/found-points";
 import { isSideView, type View } from "~core/measure/view";
+import type { Earlier } from "./earlier";
 import { markName } from "./picture";
 import { Proposals, type Proposal } from "./proposals";
 
@@ -73,6 +75,7 @@ export const MarkingTools = memo(function MarkingTools({
   image,
   earlier,
   propose,
+  sure,
   snapping,
   setSnapping,
   act,
@@ -81,12 +84,15 @@ export const MarkingTools = memo(function MarkingTools({
   progress: Progress;
   photo: () => MarkedPhoto;
   image: HTMLImageElement | undefined;
-  earlier: { photo: MarkedPhoto; name: string } | undefined;
+  earlier: Earlier | undefined;
   propose: (guesses: Proposal | string) => void;
+  /** How sure the source of each guess is (0–1), where it says. */
+  sure: Partial<Record<MarkKey, number>>;
   snapping: boolean;
   setSnapping: (on: boolean) => void;
   act: Act;
 }) {
+  const certain = progress.guessed.filter((key) => (sure[key] ?? 0) >= sureEnough);
   return (
     <>
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, alignItems: "center", mb: 1 }}>
@@ -114,6 +120,16 @@ export const MarkingTools = memo(function MarkingTools({
       </Box>
       {progress.guessed.length > 0 && (
         <Typography sx={{ fontSize: 13.5, color: "text.secondary", mb: 1 }}>
+          {certain.length > 0 && (
+            <Button
+              size="small"
+              variant="contained"
+              sx={{ mr: 1 }}
+              onClick={() => act({ kind: "accept", marks: certain })}
+            >
+              Confirm the {certain.length} that are sure
+            </Button>
+          )}
           Dashed: guesses. Enter confirms the one asked for, a click or drag sets it; nothing is measured from a guess.{" "}
           <Button size="small" sx={{ p: 0, minHeight: 24 }} onClick={() => act({ kind: "propose", proposal: {} })}>
             Drop the guesses

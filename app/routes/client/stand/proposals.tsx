@@ -4,14 +4,16 @@ import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
 import * as Comlink from "comlink";
 import { useState } from "react";
-import type { Marks } from "~core/measure/calibration";
-import { fromPose, type PoseProposal } from "~core/measure/from-pose";
+import type { MarkKey, Marks } from "~core/measure/calibration";
+import { fromPose } from "~core/measure/from-pose";
 import { fromEarlier, fromProportions } from "~core/measure/propose";
 import type { MarkedPhoto } from "~core/measure/read-photo";
+import type { PointsWorker } from "~app/workers/points.worker";
 import type { PoseWorker } from "~app/workers/pose.worker";
+import type { Earlier } from "./earlier";
 
 /** Guesses, and how sure their source is of each (0–1) where it says. */
-export type Proposal = { marks: Marks; sure?: PoseProposal["sure"] };
+export type Proposal = { marks: Marks; sure?: Partial<Record<MarkKey, number>> };
 
 /** Asks the pose model, in a worker of its own that is made for it and ended after it. */
 async function askModel(photo: MarkedPhoto, image: HTMLImageElement): Promise<Proposal | string> {
@@ -32,6 +34,49 @@ async function askModel(photo: MarkedPhoto, image: HTMLImageElement): Promise<Pr
   }
 }
 
+/** The points a worker finds: dots, and what can be followed from the last standing of the same minute. */
+export async function findPoints(
+  photo: MarkedPhoto,
+  image: HTMLImageElement,
+  earlier: Earlier | undefined,
+): Promise<Proposal | string> {
+  const worker = new Worker(new URL("../../../workers/points.worker.ts", import.meta.url), { type: "module" });
+  const failed = new Promise<never>((_, reject) => {
+    worker.onerror = () => reject(new Error("worker"));
+  });
+  try {
+    const finder = Comlink.wrap<PointsWorker>(worker);
+    const guess = earlier && fromEarlier(photo, earlier.photo);
+    const picture = await createImageBitmap(image);
+    const last =
+      earlier?.same && guess
+        ? { picture: await createImageBitmap(await load(earlier.url)), marks: earlier.photo.marks, guess }
+        : undefined;
+    const found = await Promise.race([
+      finder.find(
+        Comlink.transfer(picture, [picture]),
+        photo.view,
+        guess,
+        last && Comlink.transfer(last, [last.picture]),
+      ),
+      failed,
+    ]);
+    if (Object.keys(found.marks).length === 0)
+      return "No dots are seen in this picture. Mark it by hand; nothing was changed.";
+    return found;
+  } catch {
+    return "The picture could not be searched here. Mark it by hand; nothing was changed.";
+  } finally {
+    worker.terminate();
+  }
+}
+
+const load = async (url: string): Promise<Blob> => {
+  const answer = await fetch(url);
+  if (!answer.ok) throw new Error("picture");
+  return answer.blob();
+};
+
 /** Where guesses may come from. They are shown as guesses, and each waits to be confirmed. */
 export function Proposals({
   photo,
@@ -42,7 +87,7 @@ export function Proposals({
   /** The picture as it is marked when it is asked for. */
   photo: () => MarkedPhoto;
   image: HTMLImageElement | undefined;
-  earlier: { photo: MarkedPhoto; name: string } | undefined;
+  earlier: Earlier | undefined;
   /** Guesses, or the reason why there are none. */
   propose: (guesses: Proposal | string) => void;
 }) {
@@ -53,11 +98,11 @@ export function Proposals({
     setAnchor(undefined);
     propose(typeof guesses === "string" ? guesses : { marks: guesses });
   };
-  const ask = async () => {
+  const ask = async (how: (photo: MarkedPhoto, image: HTMLImageElement) => Promise<Proposal | string>) => {
     setAnchor(undefined);
     if (!image) return;
     setAsking(true);
-    propose(await askModel(photo(), image));
+    propose(await how(photo(), image));
     setAsking(false);
   };
   const open = (button: HTMLElement) => {
@@ -91,7 +136,15 @@ export function Proposals({
         >
           <ListItemText primary="From proportions" secondary="from stature, once plumb and stick are marked" />
         </MenuItem>
-        <MenuItem disabled={!image} onClick={() => void ask()}>
+        <MenuItem disabled={!image} onClick={() => void ask((photo, image) => findPoints(photo, image, earlier))}>
+          <ListItemText
+            primary={earlier?.same ? `Followed from ${earlier.name}, and from dots` : "From dots in the picture"}
+            secondary={
+              earlier?.same ? "what looks the same; what is not sure is asked" : "adhesive dots worn on the bony points"
+            }
+          />
+        </MenuItem>
+        <MenuItem disabled={!image} onClick={() => void ask(askModel)}>
           <ListItemText
             primary="From the picture"
             secondary="a pose model in this browser; joint centres, so look closely"

@@ -20,6 +20,7 @@ export const setupSchema = object({
     .max(1000, "Stick behind the ankles: ${value} mm is over 1000.")
     .optional(),
   stickHangs: boolean().optional(),
+  dotted: boolean().optional(),
   stature: number()
     .typeError("Stature: type a number of millimetres.")
     .min(900, "Stature: ${value} mm is under 900.")

@@ -126,6 +126,7 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
     photo: copied,
     url: urlOf(copied.id),
     name: last ? `standing ${last.standing}` : `${copied.moment} visit ${copied.ordinal}`,
+    same: last !== undefined,
   };
   const ofEarlier = {
     earlier: earlier?.readings.filter(inView) ?? [],

@@ -18,7 +18,9 @@ import type { Client } from "~core/client";
 import type { Moment } from "~core/findings/restriction";
 import { viewName, type View } from "~core/measure/view";
 import { usualCamera, type CameraSettings } from "~devices/camera/camera";
+import { usualDots } from "~devices/camera/dots";
 import { stanceOf } from "~devices/camera/person";
+import { seedOf } from "~core/random";
 import type { Posture } from "~devices/camera/posture";
 import type { Face } from "~data/photo-intake";
 import type { StandSetup } from "~data/practitioners";
@@ -69,6 +71,7 @@ export function TakePhoto({
     Object.fromEntries(noted.map(([key]) => [key, String((lastSetup ?? usualSetup)[key] ?? 0)])),
   );
   const [stands, setStands] = useState(!lastSetup?.stickHangs);
+  const [dotted, setDotted] = useState(lastSetup?.dotted ?? false);
   // the stand-in camera stands where it is noted to stand, until it is moved
   const [camera, setCamera] = useState<Omit<CameraSettings, "view">>(() => ({
     ...usualCamera,
@@ -95,6 +98,7 @@ export function TakePhoto({
       view,
       standing: String(standing),
       stickHangs: String(!stands),
+      dotted: String(dotted),
       ...setup,
     });
     if (face) query.set("face", [face.x, face.y, face.r].map((value) => value.toFixed(4)).join());
@@ -147,6 +151,8 @@ export function TakePhoto({
     const shot = await stand.shoot(
       posture,
       settings,
+      // the stand-in wears them where this hand would have stuck them at this visit
+      dotted ? { ...usualDots, seed: seedOf(`dots ${client.id} ${visit.id}`) } : undefined,
       Comlink.proxy((share: number) => setProgress(share * 90)),
     );
     worker.current.terminate();
@@ -236,6 +242,10 @@ export function TakePhoto({
         <FormControlLabel
           control={<Checkbox checked={stands} onChange={(_, on) => setStands(on)} />}
           label="The stick stands on the floor"
+        />
+        <FormControlLabel
+          control={<Checkbox checked={dotted} onChange={(_, on) => setDotted(on)} />}
+          label="Dots are worn on the bony points"
         />
         <FormControlLabel
           control={<Checkbox checked={blur} onChange={(_, on) => setBlur(on)} />}

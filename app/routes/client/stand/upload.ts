@@ -45,8 +45,8 @@ export async function action({ request, params, context }: Route.ActionArgs) {
       const may = await allowed(tx);
       if (!may) return refused();
       const { client, visit } = may;
-      const { stickLength, cameraDistance, cameraHeight, stickBehind = 0, stickHangs = false } = value;
-      const noted = { stickLength, cameraDistance, cameraHeight, stickBehind, stickHangs };
+      const { stickLength, cameraDistance, cameraHeight, stickBehind = 0, stickHangs = false, dotted = false } = value;
+      const noted = { stickLength, cameraDistance, cameraHeight, stickBehind, stickHangs, dotted };
       await addPhoto(
         tx,
         {
