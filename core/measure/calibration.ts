@@ -121,7 +121,7 @@ export function locate(scene: Scene, calibration: Calibration, point: PointKey):
   return {
     across: pictureSign[view] * (right * scale - turned),
     up: setup.cameraHeight + above * scale,
-    near: depth + (joint === undefined ? 0 : (joint - forward) * setup.stature),
+    near: depth + (joint === undefined || view !== "front" ? 0 : (joint - forward) * setup.stature),
   };
 }
 

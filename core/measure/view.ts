@@ -24,7 +24,8 @@ export function usualDepth(view: View, point: PointKey, stature: Millimetres): M
   const { landmark, side } = splitPoint(point);
   const { lateral, forward } = landmarks[landmark];
   if (view === "front") return forward * stature;
-  if (view === "back") return -forward * stature;
+  // from behind the middle of the malleoli is marked, which lies in the plane of the ankles
+  if (view === "back") return landmark === "ankle" ? 0 : -forward * stature;
   return (side === (view === "left" ? "L" : "R") ? lateral : side ? -lateral : 0) * stature;
 }
 

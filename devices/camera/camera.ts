@@ -107,7 +107,10 @@ export function trueMarks(figure: Figure, camera: CameraSettings): Marks {
     "stick.foot": project(camera, frame, stickAt, 0, props),
   };
   for (const point of pointsOfView[camera.view]) {
-    const place = figure.truth[point as PointKey]!;
+    const skin = figure.truth[point as PointKey]!;
+    // from behind the middle of the malleoli is marked, not the front of the ankle
+    const side = point.startsWith("ankle.") && camera.view === "back" ? point.slice(-1) : undefined;
+    const place: Vec3 = side ? [skin[0], skin[1], figure.truth[`malleolus.${side}` as PointKey]![2]] : skin;
     marks[point] = project(camera, frame, dot(place, frame.right), place[1], dot(place, frame.near));
   }
   return marks;

@@ -111,13 +111,14 @@ export function MarkPhoto({
     },
     [notify],
   );
-  // another standing: what was marked a minute ago is looked for at once
+  // dots, and what was marked a minute ago, are looked for at once
   const searched = useRef(false);
   useEffect(() => {
-    if (searched.current || !shown || !earlierPhoto?.same || Object.keys(photo.marks).length > 0) return;
+    if (searched.current || !shown || Object.keys(photo.marks).length > 0) return;
+    if (!earlierPhoto?.same && !photo.setup.dotted) return;
     searched.current = true;
     void findPoints(held.current, shown, earlierPhoto).then(propose);
-  }, [shown, earlierPhoto, photo.marks, propose]);
+  }, [shown, earlierPhoto, photo.marks, photo.setup.dotted, propose]);
   const remove = useCallback(async () => {
     const send = (intent: string) =>
       fetch(url, {

@@ -1,6 +1,7 @@
 import Alert from "@mui/material/Alert";
 import Button from "@mui/material/Button";
 import { noticesOf } from "~core/measure/notices";
+import { unexpectedMarks, unexpectedWords } from "~core/measure/unexpected";
 import type { PhotoSetup } from "~core/measure/calibration";
 import { takenOver } from "~core/measure/propose";
 import type { MarkedPhoto } from "~core/measure/read-photo";
@@ -39,8 +40,14 @@ export function NoticeList({
       {says}
     </Alert>
   ));
+  const strange = unexpectedMarks(photo, earlier?.photo).slice(0, 3);
   return (
     <>
+      {strange.length > 0 && (
+        <Alert severity="warning" sx={{ my: 1 }}>
+          {strange.map((each) => unexpectedWords(each, earlier?.name)).join("; ")}. Look again: it may be right.
+        </Alert>
+      )}
       {untouched}
       {seen}
     </>

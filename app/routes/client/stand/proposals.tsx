@@ -5,6 +5,7 @@ import MenuItem from "@mui/material/MenuItem";
 import * as Comlink from "comlink";
 import { useState } from "react";
 import type { MarkKey, Marks } from "~core/measure/calibration";
+import { isReference } from "~core/measure/marking";
 import { fromPose } from "~core/measure/from-pose";
 import { fromEarlier, fromProportions } from "~core/measure/propose";
 import type { MarkedPhoto } from "~core/measure/read-photo";
@@ -63,7 +64,11 @@ export async function findPoints(
     ]);
     if (Object.keys(found.marks).length === 0)
       return "No dots are seen in this picture. Mark it by hand; nothing was changed.";
-    return found;
+    // plumb and stick hang about where they hung; they are looked at one by one
+    const references = Object.fromEntries(
+      Object.entries(guess ?? {}).filter(([key]) => isReference(key as MarkKey) && !found.marks[key as MarkKey]),
+    );
+    return { ...found, marks: { ...references, ...found.marks } };
   } catch {
     return "The picture could not be searched here. Mark it by hand; nothing was changed.";
   } finally {

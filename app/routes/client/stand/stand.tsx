@@ -30,7 +30,7 @@ import { MarkPhoto } from "./mark-photo";
 import { measuredSchema } from "./measured-form";
 import { PutAside } from "./put-aside";
 import { ReadOuts } from "./read-outs";
-import { Standings } from "./standings";
+import { Standings, standingWords } from "./standings";
 import { TakePhoto } from "./take-photo";
 import { preload } from "./use-picture";
 import { WholeBody } from "./whole-body";
@@ -82,7 +82,8 @@ const momentName: Record<Moment, string> = { before: "Before", after: "After" };
 export default function Stand({ loaderData }: Route.ComponentProps) {
   const { client, visit, photos, putAside, figures, me, setup, byHand, mayPicture, workedSessions } = loaderData;
   const [params, setParams] = useSearchParams();
-  const [taking, setTaking] = useState(false);
+  // the standing that a picture is being taken of
+  const [taking, setTaking] = useState<number | undefined>();
   const { revalidate } = useRevalidator();
   const view = views.find((each) => each === params.get("view")) ?? "front";
   const whole = params.get("view") === "whole";
@@ -161,7 +162,7 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
 
   return (
     <Box sx={{ px: { xs: 2, sm: 3 }, py: 1.5 }}>
-      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, alignItems: "center", mb: 1.5 }}>
+      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.25, alignItems: "center", mb: 1.5 }}>
         <ToggleButtonGroup
           exclusive
           size="small"
@@ -190,14 +191,21 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
           ))}
           <ToggleButton value="whole">Whole body</ToggleButton>
         </ToggleButtonGroup>
+        {!whole && taken.length > 0 && (
+          <Standings
+            taken={taken}
+            standing={standing}
+            choose={(n) => (taken.some((each) => each.standing === n) ? set({ standing: String(n) }) : setTaking(n))}
+          />
+        )}
         <Box sx={{ flex: 1 }} />
         {photo && !whole && mayPicture === true && (
-          <Button variant="outlined" onClick={() => setTaking(true)}>
+          <Button variant="outlined" onClick={() => setTaking(standing)}>
             Take again
           </Button>
         )}
         {hand && !whole && mayPicture === true && (
-          <Button variant="outlined" onClick={() => setTaking(true)}>
+          <Button variant="outlined" onClick={() => setTaking(standing)}>
             Take or choose a picture
           </Button>
         )}
@@ -207,9 +215,6 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
           </Button>
         )}
       </Box>
-      {!whole && taken.length > 0 && (
-        <Standings taken={taken} standing={standing} readings={readings} choose={(n) => set({ standing: String(n) })} />
-      )}
       {whole ? (
         <WholeBody
           readings={readings}
@@ -240,14 +245,10 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
         </WithoutPicture>
       ) : (
         <Empty
-          title={
-            standing > 1
-              ? `Standing ${standing}: step off, stand again`
-              : `No ${viewName[view].toLowerCase()} picture ${moment} visit ${visit.ordinal}`
-          }
+          title={`No ${viewName[view].toLowerCase()} picture ${moment} visit ${visit.ordinal}${standing > 1 ? `, standing ${standing}` : ""}`}
           action={
             <Box sx={{ display: "flex", gap: 1.5 }}>
-              <Button variant="contained" onClick={() => setTaking(true)}>
+              <Button variant="contained" onClick={() => setTaking(standing)}>
                 Take or choose a picture
               </Button>
               <Button variant="outlined" onClick={() => set({ by: "hand" })}>
@@ -267,24 +268,25 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
         </Empty>
       )}
       <Typography sx={{ mt: 2, fontSize: 13, color: "text.secondary" }}>
-        The band of a value covers placing of points, plumb, stick, camera and depth of this picture. Changes, sides
-        from two pictures and targets count how differently one stands from one time to the next, too.
+        {!whole && standingWords(taken, readings)}The band of a value covers placing of points, plumb, stick, camera and
+        depth of this picture. Changes, sides from two pictures and targets count how differently one stands from one
+        time to the next, too.
       </Typography>
       {mayPicture !== false && <PutAside photos={putAside} clientId={client.id} changed={() => void revalidate()} />}
-      {taking && (
+      {taking !== undefined && (
         <TakePhoto
           client={client}
           visit={visit}
           view={view}
           moment={moment}
-          standing={standing}
+          standing={taking}
           worked={workedSessions}
-          replaces={Boolean(photo)}
+          replaces={taken.some((each) => each.standing === taking)}
           lastSetup={setup}
           close={(done) => {
-            setTaking(false);
+            setTaking(undefined);
             if (done) {
-              set({ view, moment, standing: String(standing) });
+              set({ view, moment, standing: String(taking) });
               void revalidate();
             }
           }}
