@@ -44,6 +44,8 @@ export type Scene = {
   depth: Partial<Record<PointKey, Millimetres>>;
   /** How far the client is turned out of the picture's plane (degrees). */
   yaw: Degrees;
+  /** How far the true vertical in the middle lies beside what the plumb says (degrees). */
+  lean?: Degrees;
 };
 
 /**
@@ -68,10 +70,23 @@ export function calibrate(scene: Scene): Calibration | undefined {
   if (stick < 1 || plumb < 1) return undefined;
   const { stickLength, cameraDistance, stickBehind = 0 } = scene.setup;
   return {
-    roll: Math.atan2(foot.x - top.x, foot.y - top.y),
+    roll: Math.atan2(foot.x - top.x, foot.y - top.y) + ((scene.lean ?? 0) * Math.PI) / 180,
     // a stick behind the ankles looks short: what it measures there is larger than the same pixels at the ankles
     mmPerPx: ((stickLength / stick) * cameraDistance) / (cameraDistance + stickBehind),
   };
+}
+
+/**
+ * How sure the true vertical in the middle of the picture is (SD, degrees) by how level the lens looks (`pitch`, SD, degrees): what
+ * hangs at x from the middle leans by (x / focal length) · pitch. The stick on the other side leans the other way and could
+ * take half of it out, but stands less truly than a plumb hangs: at 0.4° it would add more than it takes.
+ */
+export function leanOf(scene: Scene, pitch: Degrees): Degrees {
+  const { "plumb.top": top, "plumb.foot": foot } = scene.marks;
+  const calibration = calibrate(scene);
+  if (!top || !foot || !calibration) return 0;
+  const focal = scene.setup.cameraDistance / calibration.mmPerPx;
+  return (Math.abs((top.x + foot.x) / 2 - scene.setup.width / 2) / focal) * pitch;
 }
 
 /** A mark turned upright about the middle of the picture, in mm at the plane of the ankles, y up from the lens. */

@@ -1,7 +1,7 @@
 import { landmarks, splitPoint } from "../anatomy/landmarks";
 import { seeded } from "../random";
 import { setup, standing, still } from "../test/standing";
-import { calibrate, referenceKeys, type Marks, type Scene } from "./calibration";
+import { calibrate, referenceKeys, type Marks, type Scene, leanOf } from "./calibration";
 import { metricsOf, sidesIn } from "./metrics";
 import { measure, usualPrecision } from "./propagate";
 import { readingId } from "./reading";
@@ -23,6 +23,7 @@ function drawn(scene: Scene, mmPerPx: number, random: ReturnType<typeof seeded>)
     marks,
     depth,
     yaw: usualPrecision.yaw * random.normal(),
+    lean: leanOf(scene, usualPrecision.pitch) * random.normal(),
     setup: {
       ...scene.setup,
       cameraDistance: scene.setup.cameraDistance + usualPrecision.cameraDistance * random.normal(),

@@ -1,6 +1,6 @@
 import { landmarks, splitPoint, type PointKey } from "../anatomy/landmarks";
 import { z95, type Side } from "../units";
-import { calibrate, locate, referenceKeys, type BodyPoint, type Scene } from "./calibration";
+import { calibrate, leanOf, locate, referenceKeys, type BodyPoint, type Scene } from "./calibration";
 import type { Metric } from "./metrics";
 
 /** How sure the placing and the set-up are (standard deviations). */
@@ -18,6 +18,8 @@ export type Precision = {
   stickBehind: number;
   /** How squarely the client stands to the camera, degrees. */
   yaw: number;
+  /** How level the lens looks, degrees: what looks up or down makes verticals beside the middle lean. */
+  pitch: number;
 };
 
 /** A tape-measured set-up and a practised marker: common practice. */
@@ -29,6 +31,7 @@ export const usualPrecision: Precision = {
   cameraHeight: 25,
   stickBehind: 20,
   yaw: 1.5,
+  pitch: 0.7,
 };
 
 /** One cause of error and what it adds to a value's variance. */
@@ -125,6 +128,7 @@ export function measure(
   add({ cause: "camera" }, precision.cameraHeight, (by) => withSetup({ cameraHeight: scene.setup.cameraHeight + by }));
   const { stickBehind = 0 } = scene.setup;
   add({ cause: "stick-depth" }, precision.stickBehind, (by) => withSetup({ stickBehind: stickBehind + by }));
+  add({ cause: "camera" }, leanOf(scene, precision.pitch), (by) => ({ ...scene, lean: (scene.lean ?? 0) + by }));
   add({ cause: "turn" }, precision.yaw, (by) => ({ ...scene, yaw: scene.yaw + by }));
 
   if (metric.offsets) return withoutBias(values, effects);

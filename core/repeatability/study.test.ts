@@ -61,6 +61,7 @@ describe("what a study finds", () => {
       cameraHeight: 0,
       stickBehind: 0,
       yaw: 0,
+      pitch: 0,
     };
     const expected = readPhoto(body(), undefined, still);
     for (const key of ["shoulder-level.front", "head-shift.front", "trunk-shift.front"]) {

@@ -37,4 +37,5 @@ export const still: Precision = {
   cameraHeight: 0,
   stickBehind: 0,
   yaw: 0,
+  pitch: 0,
 };

@@ -19,6 +19,8 @@ export type CameraSettings = {
   lensHeight: Millimetres;
   /** Camera turned about its own axis, clockwise. */
   roll: Degrees;
+  /** Lens looking up; 0 (level) when left out. */
+  pitch?: Degrees;
   /** The figure turned out of the picture's plane. */
   yaw: Degrees;
   /** Plumb and stick hang this far behind the plane of the ankles; 0 when left out. */
@@ -47,7 +49,15 @@ export const plumbTop: Millimetres = 1980;
 export const plumbFoot: Millimetres = 60;
 
 /** The camera's own frame: `right` and `near` are directions in the body frame. */
-export type Frame = { right: Vec3; near: Vec3; focal: number; cos: number; sin: number };
+export type Frame = {
+  right: Vec3;
+  near: Vec3;
+  focal: number;
+  /** Of the roll, and of the pitch. */
+  cos: number;
+  sin: number;
+  up: { cos: number; sin: number };
+};
 
 const facing: Record<View, { right: Vec3; near: Vec3 }> = {
   front: { right: [1, 0, 0], near: [0, 0, 1] },
@@ -65,21 +75,23 @@ export function frameOf(camera: CameraSettings): Frame {
   ];
   // The room from floor to above the plumb's hook fills the picture, whatever the lens height.
   const half = Math.max(camera.lensHeight + 110, 2060 - camera.lensHeight);
-  const roll = toRadians(camera.roll);
+  const [roll, pitch] = [toRadians(camera.roll), toRadians(camera.pitch ?? 0)];
   return {
     right: turn(facing[camera.view].right),
     near: turn(facing[camera.view].near),
     focal: (camera.height / 2 / half) * camera.distance,
     cos: Math.cos(roll),
     sin: Math.sin(roll),
+    up: { cos: Math.cos(pitch), sin: Math.sin(pitch) },
   };
 }
 
 /** Where a place in the room falls in the picture; `across` and `near` are in the camera's frame (mm). */
 export function project(camera: CameraSettings, frame: Frame, across: number, up: number, near: number): Px {
-  const k = frame.focal / (camera.distance - near);
+  const [above, away] = [up - camera.lensHeight, camera.distance - near];
+  const k = frame.focal / (away * frame.up.cos + above * frame.up.sin);
   const x = across * k;
-  const y = (up - camera.lensHeight) * k;
+  const y = (above * frame.up.cos - away * frame.up.sin) * k;
   return {
     x: camera.width / 2 + x * frame.cos - y * frame.sin,
     y: camera.height / 2 - (y * frame.cos + x * frame.sin),

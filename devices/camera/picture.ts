@@ -46,7 +46,9 @@ export function takePicture(
   const direction = (px: number, py: number): Vec3 => {
     const x = px - width / 2;
     const y = height / 2 - py;
-    return unit([x * frame.cos + y * frame.sin, y * frame.cos - x * frame.sin, -frame.focal]);
+    const [across, above] = [x * frame.cos + y * frame.sin, y * frame.cos - x * frame.sin];
+    const { cos, sin } = frame.up;
+    return unit([across, above * cos + frame.focal * sin, above * sin - frame.focal * cos]);
   };
 
   /** Marches from `from` mm; returns the distance of the hit, or -1. A cone of half-angle `spread` may pass. */

@@ -32,6 +32,7 @@ export const ordinaryCamera = (random: Random): Partial<CameraSettings> => ({
   distance: 3000 + 400 * (random.uniform() - 0.5),
   lensHeight: 1000 + 300 * (random.uniform() - 0.5),
   roll: 2 * random.normal(),
+  pitch: usualPrecision.pitch * random.normal(),
   yaw: usualPrecision.yaw * random.normal(),
   stickBehind: usualPrecision.stickBehind * random.normal(),
 });
