@@ -4,7 +4,8 @@ import { seeded } from "../random";
 import { agreement } from "./agreement";
 import { icc, iccOneWay } from "./icc";
 import { mdc95 } from "./mdc";
-import { chiSquare, fisherF, studentT } from "./quantiles";
+import { chiSquare, fisherF, reach95, studentT, twoSided } from "./quantiles";
+import { differing, pooledDof, verdictOf } from "./verdict";
 import { furtherPairs, spreadInterval, withinSubject } from "./within";
 
 /** Shrout & Fleiss, Psychological Bulletin 86 (1979) 420–428, table 2: six targets, four judges (from memory). */
@@ -144,5 +145,42 @@ describe("quantiles, held against a second package", () => {
           expect(fisherF(p, d1, d2) / other).toBeCloseTo(1, 4);
         }
       }
+  });
+
+  it("agree for two-sided chances and 95 % bands, normal and t", () => {
+    for (const z of [0, 0.5, 1, 1.96, 2.5, 4]) {
+      expect(twoSided(z)).toBeCloseTo(2 * (1 - jstat.normal.cdf(z, 0, 1)), 6);
+      for (const dof of [5, 10, 20, 60]) expect(twoSided(-z, dof)).toBeCloseTo(2 * (1 - jstat.studentt.cdf(z, dof)), 6);
+    }
+    expect(reach95()).toBeCloseTo(jstat.normal.inv(0.975, 0, 1), 6);
+    expect(reach95(20)).toBeCloseTo(jstat.studentt.inv(0.975, 20), 5);
+    // what is exactly as large as its band is as rare as one in twenty
+    expect(differing(2 * reach95(7), 2, 7).p).toBeCloseTo(0.05, 10);
+  });
+});
+
+describe("verdicts", () => {
+  it("ask of a clear one both: rare by itself, and few false ones among all", () => {
+    expect(verdictOf(0.001, 0.05)).toBe("clear");
+    expect(verdictOf(0.04, 0.3)).toBe("possible");
+    // alone, a chance of 8 in 100 would pass as the only one of its family
+    expect(verdictOf(0.08, 0.08)).toBe("cannot be told");
+  });
+
+  it("pool degrees of freedom by Welch and Satterthwaite: equal errors add them up, one that rules keeps its own", () => {
+    expect(
+      pooledDof([
+        { se: 1, dof: 10 },
+        { se: 1, dof: 10 },
+      ]),
+    ).toBeCloseTo(20, 10);
+    expect(
+      pooledDof([
+        { se: 1, dof: 10 },
+        { se: 0, dof: 3 },
+      ]),
+    ).toBeCloseTo(10, 10);
+    expect(pooledDof([{ se: 1, dof: Infinity }])).toBe(Infinity);
+    expect(differing(0, 0).p).toBe(1);
   });
 });
