@@ -3,7 +3,7 @@
  * nothing with the camera stand-in. Before: as it was judged until 2026-11 (marking and camera alone, each figure by
  * itself). After: as it is judged now.
  */
-import { keptShare, sharedBy, type Triple } from "../core/change/carry-over";
+import { keptShare, misfit, sharedBy, triplesOf } from "../core/change/carry-over";
 import { pairsOf, compareMoments } from "../core/change/judge";
 import { landmarks, splitPoint, type PointKey } from "../core/anatomy/landmarks";
 import { rateBand, rateOfTaps } from "../core/light-touch/rhythm";
@@ -251,7 +251,7 @@ const people = Number(process.env.HONEST_PEOPLE ?? 1000);
           told++;
           widths.push(kept.high - kept.low);
         }
-        excess.push(misfitAt(triples, share) - misfitAt(triples, kept.share));
+        excess.push(misfit(triples, share) - misfit(triples, kept.share));
       }
       const needed = excess.sort((a, b) => a - b)[Math.floor(0.95 * excess.length)]! / 3.84;
       widths.sort((a, b) => a - b);
@@ -292,33 +292,6 @@ const people = Number(process.env.HONEST_PEOPLE ?? 1000);
     }
     lines.push(`| ${finger} s | ${rhythm} s | ${taps} | ${percent(inside / 1500)} |`);
   }
-}
-
-function triplesOf(before: Reading[], after: Reading[], next: Reading[]): Triple[] {
-  return pairsOf(before, after).flatMap((pair): Triple[] => {
-    if (pair.unjudged !== undefined) return [];
-    const parts = pair.parts ?? [pair];
-    const weights = parts.map(({ se }) => 1 / se ** 2);
-    const total = weights.reduce((sum, weight) => sum + weight, 0);
-    const later = parts.map(({ id }) => next.find((reading) => reading.id === id)!);
-    return [
-      {
-        before: pair.first.value,
-        after: pair.second.value,
-        next: later.reduce((sum, { value }, i) => sum + (weights[i]! / total) * value, 0),
-        seBefore: pair.first.seStanding,
-        seAfter: pair.second.seStanding,
-        seNext: Math.sqrt(later.reduce((sum, { seStanding }, i) => sum + ((weights[i]! / total) * seStanding) ** 2, 0)),
-      },
-    ];
-  });
-}
-
-function misfitAt(triples: readonly Triple[], share: number): number {
-  return triples.reduce((sum, { before, after, next, seBefore, seAfter, seNext }) => {
-    const off = next - before - share * (after - before);
-    return sum + off ** 2 / (seNext ** 2 + (share * seAfter) ** 2 + ((1 - share) * seBefore) ** 2);
-  }, 0);
 }
 
 report("honest", "What may be called a change", lines);

@@ -23,6 +23,13 @@ const chiSquare1 = 3.84;
  */
 export const sharedBy = 4;
 
+/** Q(κ): how badly a kept share fits, in squared standard errors. */
+export const misfit = (triples: readonly Triple[], share: number): number =>
+  triples.reduce((sum, { before, after, next, seBefore, seAfter, seNext }) => {
+    const off = next - before - share * (after - before);
+    return sum + off ** 2 / (seNext ** 2 + (share * seAfter) ** 2 + ((1 - share) * seBefore) ** 2);
+  }, 0);
+
 /**
  * Estimates the kept share κ from all metrics: minimises Q(κ) = Σ (n − κd)² / (σ²_n + κ²σ²_a + (1 − κ)²σ²_b), where d is what
  * the visit changed, n what was left of it at the next one, and σ_b, σ_a, σ_n the errors before, after and before the next;
@@ -31,14 +38,9 @@ export const sharedBy = 4;
  */
 export function keptShare(triples: readonly Triple[], shared = sharedBy): Kept | undefined {
   if (triples.length === 0) return undefined;
-  const misfit = (share: number) =>
-    triples.reduce((sum, { before, after, next, seBefore, seAfter, seNext }) => {
-      const off = next - before - share * (after - before);
-      return sum + off ** 2 / (seNext ** 2 + (share * seAfter) ** 2 + ((1 - share) * seBefore) ** 2);
-    }, 0);
   const steps = 600;
   const grid = Array.from({ length: steps + 1 }, (_, i) => lowest + ((highest - lowest) * i) / steps);
-  const misfits = grid.map(misfit);
+  const misfits = grid.map((share) => misfit(triples, share));
   const least = Math.min(...misfits);
   const within = grid.filter((_, i) => misfits[i]! - least <= chiSquare1 * shared);
   const [low, high] = [within[0]!, within.at(-1)!];
@@ -50,24 +52,27 @@ export function keptBetween(moments: readonly MomentReadings[], ordinal: number)
   const at = (visit: number, moment: "before" | "after") =>
     moments.find((each) => each.ordinal === visit && each.moment === moment)?.readings ?? [];
   const [before, after, next] = [at(ordinal, "before"), at(ordinal, "after"), at(ordinal + 1, "before")];
+  return keptShare(triplesOf(before, after, next));
+}
+
+/** What of three moments was taken of the same metrics by the same methods and can be judged. */
+export function triplesOf(before: readonly Reading[], after: readonly Reading[], next: readonly Reading[]): Triple[] {
   const through = before.filter((reading) => sameIn(after, reading) && sameIn(next, reading));
-  const triples = pairsOf(through, after).flatMap((pair): Triple[] => {
-    if (pair.unjudged !== undefined) return [];
-    const later = valueLater(pair, next);
-    return later
-      ? [
-          {
-            before: pair.first.value,
-            after: pair.second.value,
-            next: later.value,
-            seBefore: pair.first.seStanding,
-            seAfter: pair.second.seStanding,
-            seNext: later.se,
-          },
-        ]
-      : [];
+  return pairsOf(through, after).flatMap((pair): Triple[] => {
+    const later = pair.unjudged === undefined ? valueLater(pair, next) : undefined;
+    if (!later) return [];
+    const { first, second } = pair;
+    return [
+      {
+        before: first.value,
+        after: second.value,
+        next: later.value,
+        seBefore: first.seStanding,
+        seAfter: second.seStanding,
+        seNext: later.se,
+      },
+    ];
   });
-  return keptShare(triples);
 }
 
 /** A pair's metric at the later moment, its views brought together with the same weights. */

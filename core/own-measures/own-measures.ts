@@ -23,34 +23,21 @@ export type OwnChange = {
   needed: number;
 };
 
-/** Judges one activity's change (points). */
-export function judgeActivity(first: number, last: number, needed: number = published.oneActivity): OwnChange {
+/** `better`: whether more or fewer points are better. */
+function judged(first: number, last: number, needed: number, better: 1 | -1): OwnChange {
   const difference = last - first;
   const clear = Math.abs(difference) >= needed - 1e-9;
-  return {
-    first,
-    last,
-    difference,
-    verdict: clear ? "clear" : "cannot be told",
-    way: clear ? (difference > 0 ? "better" : "worse") : undefined,
-    needed,
-  };
+  const way = difference * better > 0 ? "better" : "worse";
+  return { first, last, difference, verdict: clear ? "clear" : "cannot be told", way: clear ? way : undefined, needed };
 }
 
+/** Judges one activity's change (points). */
+export const judgeActivity = (first: number, last: number, needed: number = published.oneActivity): OwnChange =>
+  judged(first, last, needed, 1);
+
 /** Judges a change of pain (points): 2 points and 30 % of the larger of both values. */
-export function judgePain(first: number, last: number): OwnChange {
-  const difference = last - first;
-  const needed = Math.max(published.painPoints, published.painShare * Math.max(first, last));
-  const clear = Math.abs(difference) >= needed - 1e-9;
-  return {
-    first,
-    last,
-    difference,
-    verdict: clear ? "clear" : "cannot be told",
-    way: clear ? (difference < 0 ? "better" : "worse") : undefined,
-    needed,
-  };
-}
+export const judgePain = (first: number, last: number): OwnChange =>
+  judged(first, last, Math.max(published.painPoints, published.painShare * Math.max(first, last)), -1);
 
 /** A measure's scores in the order of visits. */
 export const trendOf = (scores: readonly OwnScore[], measureId: string): OwnScore[] =>
