@@ -143,9 +143,9 @@ test("own scales are judged by what counts, over the visits of the series", asyn
   await page.goto(`/clients/${ruben}/intake/scales?visit=4`);
   const bench = page.getByRole("group", { name: "Bend over the bench for an hour, 0 to 10" });
   await expect(bench.getByRole("button", { name: "6", exact: true })).toHaveAttribute("aria-pressed", "true");
-  await expect(page.getByText("Better: +4 points since the first visit, 3 count.")).toBeVisible();
-  await expect(page.getByText(/Unclear: \+2 is less than the 3 points that count/)).toBeVisible();
-  await expect(page.getByText(/Mean of the activities: Better/)).toBeVisible();
+  await expect(page.getByText("Clearly better: +4 points since the first visit; 4 points count.")).toBeVisible();
+  await expect(page.getByText(/Cannot be told: \+2 is less than the 4 points that count/)).toBeVisible();
+  await expect(page.getByText(/Mean of the activities: Clearly better/)).toBeVisible();
 
   const home = await newClient(page, "Own Words");
   await page.goto(`${home}/intake/scales`);

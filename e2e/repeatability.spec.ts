@@ -38,7 +38,9 @@ function loose(marks: Marks, seed: number): Marks {
   const random = seeded(seed + 1);
   return Object.fromEntries(
     Object.entries(marks).map(([key, { x, y }]) =>
-      isReference(key as MarkKey) ? [key, { x, y }] : [key, { x: x + 9 * random.normal(), y: y + 9 * random.normal() }],
+      isReference(key as MarkKey) || /^(canthus|tragus)/.test(key)
+        ? [key, { x, y }]
+        : [key, { x: x + 9 * random.normal(), y: y + 9 * random.normal() }],
     ),
   );
 }

@@ -23,6 +23,7 @@ import { Picture } from "./picture";
 import { findPoints, type Proposal } from "./proposals";
 import { ReadOuts } from "./read-outs";
 import { SetUp } from "./set-up";
+import { standingWords } from "./standings";
 import { useSnapping } from "./use-snapping";
 import { usePicture } from "./use-picture";
 import { unsavedMarks, useSaving } from "./use-saving";
@@ -214,7 +215,10 @@ export function MarkPhoto({
         />
         <NoticeList photo={now} earlier={earlierPhoto} save={setSetup} />
         {readings.length > 0 ? (
-          <ReadOuts readings={readings} earlier={earlier} earlierName={earlierName} />
+          <>
+            <ReadOuts readings={readings} earlier={earlier} earlierName={earlierName} />
+            <Typography sx={{ fontSize: 13.5, color: "text.secondary", my: 1 }}>{standingWords(readings)}</Typography>
+          </>
         ) : (
           <Typography sx={{ color: "text.secondary", my: 2, maxWidth: 460 }}>
             Mark both ends of the plumb line and of the stick first: they give true vertical and scale. Every metric

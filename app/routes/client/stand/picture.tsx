@@ -77,6 +77,7 @@ export function Picture({
   // fingers that are down, as shares of the screen; two of them magnify
   const fingers = useRef(new Map<number, Px>());
   const pinch = useRef<[Px, Px] | undefined>(undefined);
+  const pressed = useRef<{ key: MarkKey; at: Px; on: Px } | undefined>(undefined);
   const panning = useRef<Px | undefined>(undefined);
   const placed = marksOfView(view).filter((key) => marking.marks[key]);
   const shownHeight = heightOf(shown, setup);
@@ -139,6 +140,7 @@ export function Picture({
     if (fingers.current.size === 2) {
       // the first finger did not mean to place anything
       if (dragging) act({ kind: "undo" });
+      pressed.current = undefined;
       setDragging(undefined);
       setHover(undefined);
       const [a, b] = [...fingers.current.values()] as [Px, Px];
@@ -154,7 +156,10 @@ export function Picture({
     const at = toPicture(on);
     const hit = nearest(at);
     const gesture = `drag ${event.timeStamp}`;
-    if (hit) {
+    if (hit && hit !== marking.active && marking.marks[hit] && !marking.marks[marking.active]) {
+      // a point waits to be placed beside another: a click places it there, only a drag moves the other
+      pressed.current = { key: hit, at, on };
+    } else if (hit) {
       const place = marking.marks[hit] ?? guesses[hit]!;
       act({ kind: "choose", mark: hit });
       setDragging({ gesture, key: hit, offset: { x: place.x - at.x, y: place.y - at.y } });
@@ -180,7 +185,18 @@ export function Picture({
       return;
     }
     const at = toPicture(on);
-    if (dragging) {
+    if (pressed.current) {
+      const { key, at: from, on: start } = pressed.current;
+      if (Math.hypot((on.x - start.x) * width, (on.y - start.y) * height) < 4) return;
+      pressed.current = undefined;
+      const place = marking.marks[key]!;
+      act({ kind: "choose", mark: key });
+      setDragging({
+        gesture: `drag ${event.timeStamp}`,
+        key,
+        offset: { x: place.x - from.x, y: place.y - from.y },
+      });
+    } else if (dragging) {
       const place = { x: at.x + dragging.offset.x, y: at.y + dragging.offset.y };
       act({ kind: "place", at: place, gesture: dragging.gesture });
       setHover(place);
@@ -190,6 +206,13 @@ export function Picture({
     fingers.current.delete(event.pointerId);
     panning.current = undefined;
     if (fingers.current.size < 2) pinch.current = undefined;
+    if (pressed.current) {
+      act({ kind: "place", at: pressed.current.at });
+      pressed.current = undefined;
+      afterPlacing(marking.active);
+      if (marking.order === "guided") act({ kind: "advance", by: 1 });
+      return;
+    }
     if (!dragging) return;
     const { key, offset } = dragging;
     setDragging(undefined);

@@ -30,7 +30,7 @@ import { MarkPhoto } from "./mark-photo";
 import { measuredSchema } from "./measured-form";
 import { PutAside } from "./put-aside";
 import { ReadOuts } from "./read-outs";
-import { Standings, standingWords } from "./standings";
+import { Standings } from "./standings";
 import { TakePhoto } from "./take-photo";
 import { preload } from "./use-picture";
 import { WholeBody } from "./whole-body";
@@ -268,9 +268,8 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
         </Empty>
       )}
       <Typography sx={{ mt: 2, fontSize: 13, color: "text.secondary" }}>
-        {!whole && standingWords(taken, readings)}The band of a value covers placing of points, plumb, stick, camera and
-        depth of this picture. Changes, sides from two pictures and targets count how differently one stands from one
-        time to the next, too.
+        The band of a value covers placing of points, plumb, stick, camera and depth of this picture. Changes, sides
+        from two pictures and targets count how differently one stands from one time to the next, too.
       </Typography>
       {mayPicture !== false && <PutAside photos={putAside} clientId={client.id} changed={() => void revalidate()} />}
       {taking !== undefined && (

@@ -32,9 +32,8 @@ export function Standings({
   );
 }
 
-/** What standing again would bring, or has brought. Empty while nothing is measured. */
-export function standingWords(taken: readonly Photo[], readings: readonly Reading[]): string {
-  if (taken.length > 1) return "Values are the mean of the standings that are marked. ";
+/** What standing again would bring. Empty where it brings little, or where it was done. */
+export function standingWords(readings: readonly Reading[]): string {
   const gains = readings
     .filter(({ method, standings }) => method === "photo" && standings === 1)
     .map((reading) => narrower(reading, mostStandings))
@@ -42,5 +41,5 @@ export function standingWords(taken: readonly Photo[], readings: readonly Readin
   const gain = gains[Math.floor(gains.length / 2)];
   return gain === undefined || gain < 0.1
     ? ""
-    : `Three standings instead of one (they step off and stand again), at both moments, narrow the band of a change by about ${Math.round(100 * gain)}%. `;
+    : `Three standings instead of one (they step off and stand again), at both moments, narrow the band of a change by about ${Math.round(100 * gain)}%.`;
 }
