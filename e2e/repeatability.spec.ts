@@ -33,14 +33,14 @@ function raised(photo: MarkedPhoto, by: number): MarkedPhoto {
   return { ...photo, marks: angle(lift).marks };
 }
 
-/** Marks as a loose hand places them: bony points some twenty millimetres about. */
+/** Marks as a loose hand places them: bony points some thirty millimetres about. */
 function loose(marks: Marks, seed: number): Marks {
   const random = seeded(seed + 1);
   return Object.fromEntries(
     Object.entries(marks).map(([key, { x, y }]) =>
       isReference(key as MarkKey) || /^(canthus|tragus)/.test(key)
         ? [key, { x, y }]
-        : [key, { x: x + 9 * random.normal(), y: y + 9 * random.normal() }],
+        : [key, { x: x + 13 * random.normal(), y: y + 13 * random.normal() }],
     ),
   );
 }
@@ -50,7 +50,7 @@ test("a study's own figures are used beside the model's, and the verdicts change
   const photo = madePhotos().find(({ visit, moment, view }) => visit === 1 && moment === "before" && view === "left")!;
   // enough for an ordinary hand and an ordinary standing, too little for a loose hand
   const angle = readPhoto(photo).find(({ metric }) => metric.key === "craniovertebral")!;
-  const later = raised(photo, 1.7 * compare(angle, angle).band);
+  const later = raised(photo, 1.5 * compare(angle, angle).band);
   const name = `Vera Repeat ${client.slice(0, 4)}`;
   await inKiln(async (tx) => {
     await tx("practitioner").insert({

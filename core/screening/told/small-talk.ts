@@ -61,7 +61,7 @@ export const commentary = new Set(
 
 /** What one was doing when, and how it was: no thing of its own. Stems. */
 export const circumstance = new Set(
-  "sit stand walk run lift garden gardening desk work computer drive stairs stair sport football tennis ski sleep bend reach turn sofa bed car bike swim gym school climb help helped high low aura heavy box shopping baby carrying twist turning cold weather rain stress wakes wake wear wearing kitchen office chair typing screen phone moving move movement exercise dance success bike golf horse riding climbing hill steep marathon training"
+  "blade joint muscle spot region sit stand walk run lift garden gardening desk work computer drive stairs stair sport football tennis ski sleep bend reach turn sofa bed car bike swim gym school climb help helped high low aura heavy box shopping baby carrying twist turning cold weather rain stress wakes wake wear wearing kitchen office chair typing screen phone moving move movement exercise dance success bike golf horse riding climbing hill steep marathon training"
     .split(" ")
     .map(stemOf),
 );
