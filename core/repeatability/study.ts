@@ -7,7 +7,7 @@ import type { Random } from "../random";
 import { agreement, type Agreement } from "../statistics/agreement";
 import { iccOneWay } from "../statistics/icc";
 import { mdc95 } from "../statistics/mdc";
-import { figureKey, leastPairs, pooledRatio, type FigureKey, type OwnFigures } from "../measure/own-figures";
+import { figureKey, pooledRatio, type FigureKey, type OwnFigures } from "../measure/own-figures";
 import { withinSubject, type Spread } from "../statistics/within";
 
 /** One marking in a study: which picture (whatever names it), and how it was marked this time. */
@@ -110,7 +110,8 @@ export function analyse(markings: readonly StudyMarking[]): StudyResult {
   const metrics = [...rows].map(([key, { metric, rows: list }]): MetricRepeat => {
     const sem = withinSubject(list.map(({ values }) => values));
     const model = Math.sqrt(list.reduce((sum, row) => sum + row.model ** 2, 0) / list.length);
-    const sd = Math.max(1, pooledRatio({ ratio: sem.sd / model, dof: sem.dof })) * model;
+    const ratio = pooledRatio({ ratio: sem.sd / model, dof: sem.dof });
+    const sd = Math.max(1, ratio) * model;
     // tables need the same number of repeats everywhere
     const least = Math.min(...list.map(({ values }) => values.length));
     const table = list.map(({ values }) => values.slice(0, least));
@@ -120,7 +121,7 @@ export function analyse(markings: readonly StudyMarking[]): StudyResult {
       metric,
       sem,
       model,
-      used: { sd, own: sem.dof >= leastPairs },
+      used: { sd, own: ratio > 1 },
       mdc: mdc95(sd),
       icc: many ? iccOneWay(table) : undefined,
       agreement: many

@@ -25,7 +25,9 @@ export function Results({ metrics, placing }: { metrics: readonly Shown[]; placi
     <Box>
       <Typography variant="h2">
         {used === 0
-          ? "Too few repeats to be used yet"
+          ? metrics.some(({ sem }) => sem.dof >= leastPairs)
+            ? "Your marks scatter no more than the model has it"
+            : "Too few repeats to be used yet"
           : `Your own figures are used for ${used} of ${metrics.length} metrics`}
       </Typography>
       <Typography sx={{ color: "text.secondary", mb: 1.5, maxWidth: 640 }}>
