@@ -11,7 +11,7 @@ import {
   addRestriction,
   setRestrictionRemoved,
 } from "./findings";
-import { addPhoto, photosOfClient, removePhoto, restorePhoto, saveMarks } from "./photos";
+import { addPhoto, photosOfClient, removePhoto, restorePhoto, saveMarks, stoodAgain, stoodAgainKey } from "./photos";
 import { saveSeries, seriesOf, type SeriesSettings } from "./series";
 import { appendEvents, eventsOf } from "./session-events";
 import { draft, makeDatabase, type TestDatabase } from "./test/database";
@@ -149,6 +149,48 @@ describe("photos", () => {
     expect(await current()).toEqual([[one.id, { "stick.top": { x: 1, y: 2 } }]]);
     await work((tx) => removePhoto(tx, id, one.id));
     expect(await current()).toEqual([]);
+  });
+
+  it("keeps up to three standings of one view side by side; taking one again replaces that one alone", async () => {
+    const { id, visits } = await newClient();
+    const of = (standing: number) => ({ ...photo(visits[0]!.id), standing });
+    const [first, second, third, again] = [of(1), of(2), of(3), of(2)];
+    for (const each of [first, third, second]) await work((tx) => addPhoto(tx, each, file));
+    const current = () => work(async (tx) => (await photosOfClient(tx, id)).map((each) => [each.id, each.standing]));
+    expect(await current()).toEqual([
+      [first.id, 1],
+      [second.id, 2],
+      [third.id, 3],
+    ]);
+    await work((tx) => addPhoto(tx, again, file));
+    expect((await current()).map(([each]) => each)).toEqual([first.id, again.id, third.id]);
+    await work((tx) => restorePhoto(tx, id, second.id));
+    expect((await current()).map(([each]) => each)).toEqual([first.id, second.id, third.id]);
+    await expect(work((tx) => addPhoto(tx, of(4), file))).rejects.toThrow(/photo_standing_check/);
+  });
+
+  it("finds repeated standings that are marked, and says when they have changed", async () => {
+    const { visits } = await newClient();
+    const me = randomUUID();
+    await work((tx) =>
+      tx("practitioner").insert({ id: me, name: "One Hand", email: `${me}@kiln.example`, password_hash: "x" }),
+    );
+    const [one, two] = [photo(visits[1]!.id), { ...photo(visits[1]!.id), standing: 2 }];
+    const ours = async () =>
+      (await work((tx) => stoodAgain(tx))).filter(({ visitId }) => visitId === visits[1]!.id).map(({ id }) => id);
+    await work((tx) => addPhoto(tx, one, file));
+    await work((tx) => saveMarks(tx, one.id, 1, { ...mine, markedBy: me }));
+    const before = await work((tx) => stoodAgainKey(tx));
+    expect(await ours()).toEqual([]);
+    await work((tx) => addPhoto(tx, two, file));
+    // nobody marked the second yet: it says nothing
+    expect(await ours()).toEqual([one.id]);
+    await work((tx) => saveMarks(tx, two.id, 1, { ...mine, markedBy: me }));
+    expect(await ours()).toEqual([one.id, two.id]);
+    const now = await work((tx) => stoodAgainKey(tx));
+    expect(now).not.toBe(before);
+    await work((tx) => saveMarks(tx, one.id, 2, { ...mine, markedBy: me }));
+    expect(await work((tx) => stoodAgainKey(tx))).not.toBe(now);
   });
 
   it("refuses marks over an older version: two tabs cannot undo each other", async () => {

@@ -29,12 +29,13 @@ for (const { word } of words.slice(0, mostFrequent)) {
   if (spelled(stem) ?? spelled(token.word) ?? (token.word.length >= 7 ? spelledDrug(token.word) : undefined))
     found.add(token.word);
 }
-const lines: string[] = [];
-for (const word of [...found].sort()) {
-  const last = lines.at(-1);
-  if (last !== undefined && last.length + word.length < 110) lines[lines.length - 1] = `${last} ${word}`;
-  else lines.push(word);
-}
+const letters = [...new Set([...found].map((word) => word[0]!))].sort();
+const lines = letters.map((letter) =>
+  [...found]
+    .filter((word) => word.startsWith(letter))
+    .sort()
+    .join(" "),
+);
 writeFileSync(
   "core/screening/told/real-words.ts",
   `/**

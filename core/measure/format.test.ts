@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { directionWord, formatBand, formatSigned, formatValue, unitSign } from "./format";
+import { directionWord, formatBand, formatDifference, formatHalf, formatSigned, formatValue, unitSign } from "./format";
 import { metrics, type MetricKey } from "./metrics";
 import type { Unit } from "../units";
 import { stanceLine } from "./stance-line";
@@ -39,6 +39,24 @@ describe("numbers as they are read", () => {
     expect(said("shoulder-level", -3)).toBe("left low");
     expect(said("knee-line", 4)).toBe("inward");
     expect(said("craniovertebral", -2, "grade")).toBe("head forward");
+  });
+
+  it("gives no more decimals than the error leaves: none from a band of two degrees on", () => {
+    const level = (se: number) => ({ unit: "deg" as const, metric: metric("shoulder-level"), se });
+    expect(formatValue(level(0.5), 3.44)).toBe("3.4");
+    expect(formatValue(level(1.5), 3.44)).toBe("3");
+    expect(formatBand(level(0.5), 0.5)).toBe("±1.0°");
+    expect(formatHalf(level(1.5), 2.9)).toBe("±3°");
+    expect(formatDifference(level(0.4), { difference: -3.44, band: 1.6 })).toBe("−3.4 ±1.6°");
+    expect(formatDifference(level(0.4), { difference: 6.2, band: 4.1 })).toBe("+6 ±4°");
+    expect(formatDifference({ unit: "mm" }, { difference: -76.3, band: 22.8 })).toBe("−76 ±23 mm");
+  });
+
+  it("names no direction that the error leaves open", () => {
+    const of = (se: number) => ({ unit: "deg" as const, metric: metric("shoulder-level"), se });
+    expect(directionWord(of(1), 3)).toBe("right low");
+    expect(directionWord(of(2), 3)).toBe("");
+    expect(directionWord(of(1), -1.9)).toBe("");
   });
 
   it("keeps the order of values (any two)", () => {

@@ -31,6 +31,19 @@ describe("marking", () => {
     expect(run([{ kind: "undo" }, { kind: "redo" }], dragged).marks["plumb.top"]).toEqual({ x: 30, y: 30 });
   });
 
+  it("takes several guesses at once as one step, and no more than were guessed", () => {
+    const proposal = { "toe.L": { x: 100, y: 800 }, "toe.R": { x: 90, y: 5000 }, "patella.L": { x: 100, y: 500 } };
+    const taken = run([
+      { kind: "propose", proposal },
+      { kind: "accept", marks: ["toe.L", "toe.R", "ankle.L"] },
+    ]);
+    expect(taken.marks).toEqual({ "toe.L": { x: 100, y: 800 }, "toe.R": { x: 90, y: 900 } });
+    expect(taken.active).toBe("plumb.top");
+    expect(run([{ kind: "undo" }], taken).marks).toEqual({});
+    const nothing = run([{ kind: "accept", marks: ["toe.L"] }]);
+    expect(nothing.past).toEqual([]);
+  });
+
   it("moves on to the next point that is missing", () => {
     expect(
       run([
