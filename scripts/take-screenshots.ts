@@ -5,6 +5,7 @@ const base = process.argv[2]!;
 const ruben = "/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e01";
 const petra = "/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e03";
 const desmond = "/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e06";
+const leontine = "/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e07";
 const maribel = "/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e05";
 
 async function main() {
@@ -61,6 +62,12 @@ async function main() {
   await shot("stand-side", `${ruben}/assess/stand?view=left`, async () => {
     await page.getByRole("button", { name: /^C7 spinous process/ }).click();
     await page.getByRole("button", { name: /^Pelvic tilt/ }).click();
+  });
+  await shot("stand-dots", `${leontine}/assess/stand?visit=4&moment=before&view=back`, async () => {
+    await page.getByRole("button", { name: "Take or choose a picture" }).click();
+    await page.getByLabel("Dots are worn on the bony points").check();
+    await page.getByRole("button", { name: "Take the picture" }).click();
+    await page.getByText(/Confirm the \d+ that are sure/).waitFor({ timeout: 90_000 });
   });
   await shot("touch", `${ruben}/assess/touch`);
   await shot("listen", `${maribel}/assess/listen?visit=2`);

@@ -245,6 +245,8 @@ export type Look = {
   lens: number;
   roll: number;
   yaw: number;
+  /** The lens looks up by this (degrees). */
+  pitch: number;
   behind: number;
 };
 export const [width, height] = [900, 1350];
@@ -258,21 +260,25 @@ export const drawLook = (view: Look["view"], of: Chance): Look => ({
   lens: 950 + 25 * of.normal(),
   roll: 1.5 * of.normal(),
   yaw: 1.5 * of.normal(),
+  pitch: 0.7 * of.normal(),
   behind: 20 * of.normal(),
 });
 
 /** Where a point of the body falls in the picture. */
-export function seen(point: Vec, { view, distance, lens, roll, yaw }: Look): { x: number; y: number } {
+export function seen(point: Vec, look: Look): { x: number; y: number } {
+  const { view, distance, lens, yaw } = look;
   const turn = radians(yaw);
   const x = point.x * Math.cos(turn) - point.y * Math.sin(turn);
   const y = point.x * Math.sin(turn) + point.y * Math.cos(turn);
   // towards the camera, and to the picture's right
   const [near, right] = { front: [y, x], back: [-y, -x], left: [x, -y], right: [-x, y] }[view] as [number, number];
-  return onFilm(right, point.z - lens, distance - near, roll);
+  return onFilm(right, point.z - lens, distance - near, look);
 }
 
-function onFilm(right: number, above: number, away: number, roll: number) {
-  const [u, v] = [(focal * right) / away, (focal * above) / away];
+function onFilm(right: number, above: number, away: number, { roll, pitch }: Pick<Look, "roll" | "pitch">) {
+  const [cos, sin] = [Math.cos(radians(pitch)), Math.sin(radians(pitch))];
+  const deep = away * cos + above * sin;
+  const [u, v] = [(focal * right) / deep, (focal * (above * cos - away * sin)) / deep];
   const angle = radians(roll);
   return {
     x: width / 2 + u * Math.cos(angle) - v * Math.sin(angle),
@@ -281,9 +287,9 @@ function onFilm(right: number, above: number, away: number, roll: number) {
 }
 
 /** Plumb line and stick, beside the person, `behind` the plane of the ankles. */
-export const references = ({ distance, lens, roll, behind }: Look) => ({
-  "plumb.top": onFilm(-560, 2000 - lens, distance + behind, roll),
-  "plumb.foot": onFilm(-560, 60 - lens, distance + behind, roll),
-  "stick.top": onFilm(560, stick - lens, distance + behind, roll),
-  "stick.foot": onFilm(560, 0 - lens, distance + behind, roll),
+export const references = ({ distance, lens, behind, ...look }: Look) => ({
+  "plumb.top": onFilm(-560, 2000 - lens, distance + behind, look),
+  "plumb.foot": onFilm(-560, 60 - lens, distance + behind, look),
+  "stick.top": onFilm(560, stick - lens, distance + behind, look),
+  "stick.foot": onFilm(560, 0 - lens, distance + behind, look),
 });

@@ -174,7 +174,7 @@ export default function Overview({ loaderData: d }: Route.ComponentProps) {
                 key={change.id}
                 sx={(t) => ({
                   display: "grid",
-                  gridTemplateColumns: "1fr 128px 148px",
+                  gridTemplateColumns: { xs: "minmax(0, 1fr) 112px 96px", sm: "1fr 128px 148px" },
                   borderTop: `1px solid ${t.tokens.line}`,
                   py: 0.75,
                 })}
