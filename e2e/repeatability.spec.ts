@@ -33,14 +33,14 @@ function raised(photo: MarkedPhoto, by: number): MarkedPhoto {
   return { ...photo, marks: angle(lift).marks };
 }
 
-/** Marks as a loose hand places them: bony points some thirty millimetres about. */
+/** Marks as a loose hand places them: bony points some twenty millimetres about. */
 function loose(marks: Marks, seed: number): Marks {
   const random = seeded(seed + 1);
   return Object.fromEntries(
     Object.entries(marks).map(([key, { x, y }]) =>
       isReference(key as MarkKey) || /^(canthus|tragus)/.test(key)
         ? [key, { x, y }]
-        : [key, { x: x + 13 * random.normal(), y: y + 13 * random.normal() }],
+        : [key, { x: x + 10 * random.normal(), y: y + 10 * random.normal() }],
     ),
   );
 }
