@@ -33,14 +33,14 @@ function raised(photo: MarkedPhoto, by: number): MarkedPhoto {
   return { ...photo, marks: angle(lift).marks };
 }
 
-/** Marks as a loose hand places them: bony points some twenty millimetres about. */
+/** Marks as a loose hand places them: bony points some forty millimetres about. */
 function loose(marks: Marks, seed: number): Marks {
   const random = seeded(seed + 1);
   return Object.fromEntries(
     Object.entries(marks).map(([key, { x, y }]) =>
       isReference(key as MarkKey) || /^(canthus|tragus)/.test(key)
         ? [key, { x, y }]
-        : [key, { x: x + 10 * random.normal(), y: y + 10 * random.normal() }],
+        : [key, { x: x + 16 * random.normal(), y: y + 16 * random.normal() }],
     ),
   );
 }
@@ -102,18 +102,18 @@ test("a study's own figures are used beside the model's, and the verdicts change
 
   await signIn(page, email);
   const change = () => page.getByRole("listitem").filter({ hasText: "Craniovertebral angle" });
-  const everywhere = async (verdict: "cannot be told" | "clear") => {
+  const everywhere = async (verdict: RegExp) => {
     await page.goto(`/clients/${client}/change`);
     await expect(change()).toContainText(verdict);
     await page.goto(`/clients/${client}/assess/stand?visit=1&moment=after&view=left`);
     await expect(change()).toContainText(verdict);
     await page.goto("/");
     const brief = page.getByRole("listitem").filter({ hasText: name });
-    await (verdict === "clear" ? expect(brief) : expect(brief).not).toContainText("Craniovertebral angle");
+    await (verdict.test("clear") ? expect(brief) : expect(brief).not).toContainText("Craniovertebral angle");
     await page.goto(`/clients/${client}`);
-    await expect(page.getByText("Craniovertebral angle").first()).toBeVisible({ visible: verdict === "clear" });
+    await expect(page.getByText("Craniovertebral angle").first()).toBeVisible({ visible: verdict.test("clear") });
   };
-  await everywhere("clear");
+  await everywhere(/clear/);
   await page.goto(`/clients/${client}/change`);
   await expect(page.getByText(/Marking is taken as the model has it, not yet as you do it/)).toBeVisible();
 
@@ -149,7 +149,8 @@ test("a study's own figures are used beside the model's, and the verdicts change
   await expect(page.getByRole("img", { name: /Differences between first and second marking/ })).toBeVisible();
   await accessible(page);
 
-  await everywhere("cannot be told");
+  // so loose a hand leaves more open than any change to be expected
+  await everywhere(/cannot be told|not judged/);
   await page.goto(`/clients/${client}/change`);
   await expect(page.getByText(/Marking is the marker’s own, pooled with the model’s/)).toBeVisible();
 
