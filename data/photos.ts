@@ -55,9 +55,9 @@ export const picturesOfPractice = (tx: Tx, most: number): Promise<(Photo & { cli
     .orderBy("p.created_at", "desc")
     .limit(most);
 
-/** Every marked picture of a view that was taken of more than one standing at one moment. */
-export const stoodAgain = (tx: Tx): Promise<Photo[]> =>
-  select(tx)
+/** Marked pictures of views that were taken of more than one standing at one moment. */
+const repeated = (tx: Tx, query: ReturnType<Tx>) =>
+  query
     .whereNull("p.replaced_at")
     .whereNotNull("p.marked_by")
     .whereExists(
@@ -65,27 +65,17 @@ export const stoodAgain = (tx: Tx): Promise<Photo[]> =>
         .select(tx.raw("1"))
         .whereRaw("o.visit_id = p.visit_id and o.moment = p.moment and o.view = p.view and o.id <> p.id")
         .whereNull("o.replaced_at"),
-    )
-    .orderBy(["p.visit_id", "p.moment", "p.view", "p.standing"]);
+    );
 
-/** Which they are and how they are marked: as long as this stays the same, so does what they say. */
+/** Every picture that a standing study rests on, standings of one moment together. */
+export const stoodAgain = (tx: Tx): Promise<Photo[]> =>
+  repeated(tx, select(tx)).orderBy(["p.visit_id", "p.moment", "p.view", "p.standing"]);
+
+/** Which they are and how they are marked: as long as this stays the same, so does what they say. "" for none. */
 export async function stoodAgainKey(tx: Tx): Promise<string> {
-  const row = await tx("photo")
-    .where("standing", ">", 1)
-    .whereNull("replaced_at")
-    .first<{ n: string; versions: string | null }>(tx.raw("count(*) as n, sum(version) as versions"));
-  if (row.n === "0") return "";
-  const first = await tx("photo as p")
-    .where("p.standing", 1)
-    .whereNull("p.replaced_at")
-    .whereExists(
-      tx("photo as o")
-        .select(tx.raw("1"))
-        .whereRaw("o.visit_id = p.visit_id and o.moment = p.moment and o.view = p.view and o.standing > 1")
-        .whereNull("o.replaced_at"),
-    )
-    .first<{ n: string; versions: string | null }>(tx.raw("count(*) as n, sum(version) as versions"));
-  return `${row.n} ${row.versions} ${first.n} ${first.versions}`;
+  const key = tx.raw("coalesce(md5(string_agg(p.id::text || ' ' || p.version, ',' order by p.id)), '') as key");
+  const [row] = (await repeated(tx, tx("photo as p")).select(key)) as { key: string }[];
+  return row!.key;
 }
 
 /** Pictures that were replaced or taken away, latest first: they can come back, or be deleted for good. */

@@ -86,7 +86,8 @@ export function MarkPhoto({
 
   // the picture follows the pointer at once; what is read from it is drawn when there is time between two frames
   const settled = useDeferredValue(marking);
-  const now = useMemo(() => ({ view, setup, marks: settled.marks }), [view, setup, settled.marks]);
+  const { markedBy } = photo;
+  const now = useMemo(() => ({ view, setup, marks: settled.marks, markedBy }), [view, setup, settled.marks, markedBy]);
   const progress = progressOf(settled);
   const held = useRef(now);
   useEffect(() => {
