@@ -38,7 +38,7 @@ async function main() {
         const found: Record<string, number> = {};
         for (const page of pages) {
           const times: number[] = [];
-          for (let i = 0; i < 25; i++) {
+          for (let i = 0; i < 105; i++) {
             const started = performance.now();
             const answer = await fetch(`${server.base}${page}`, { headers: { Cookie: cookie } });
             await answer.text();

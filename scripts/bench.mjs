@@ -1,12 +1,12 @@
 // npm run bench: figures for the plan, the metrics, the pages and the memory, kept in bench/results.md.
-// `npm run bench -- plan` (or metrics, coverage, stand, pages, growth) runs a part.
+// `npm run bench -- plan` (or metrics, coverage, honest, stand, pages, growth) runs a part.
 import { main, installPackages, build, bin, run, step } from "./lib/steps.mjs";
 
 main(async () => {
   await installPackages();
   await build();
   const parts = process.argv.slice(2);
-  for (const part of ["metrics", "coverage", "stand", "plan", "pages", "growth"])
+  for (const part of ["metrics", "coverage", "honest", "stand", "plan", "pages", "growth"])
     if (parts.length === 0 || parts.includes(part))
       await step(
         part,

@@ -1,5 +1,5 @@
 import type { Knex } from "knex";
-import { goesWithParent, grantSql } from "./grants";
+import { goesWithParent } from "./grants";
 import { practiceTable } from "./practice-table";
 
 const kept = goesWithParent.map((table) => `'${table}'::regclass`).join(", ");
@@ -40,8 +40,6 @@ const up = () => `
   create index client_by_name on client (practice_id, lower(name), id) where archived_at is null;
   create index visit_open on visit (practice_id) where status = 'open';
   create index visit_by_day on visit (practice_id, on_date);
-
-  ${grantSql()}
 `;
 
 export const walls = {

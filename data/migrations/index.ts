@@ -5,6 +5,7 @@ import { stand } from "./003-stand";
 import { walls } from "./004-walls";
 import { complaints } from "./005-complaints";
 import { standings } from "./006-standings";
+import { grantSql } from "./grants";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
 const migrations: Migration[] = [firstPath, intake, stand, walls, complaints, standings];
@@ -20,10 +21,17 @@ export const migrationSource: Knex.MigrationSource<Migration> = {
     }),
 };
 
+/** Any number: who holds it, and nobody else meanwhile, hands out rights. */
+const granting = 7_301_964;
+
 /**
  * Brings the database up to date. `owner` must own the schema; the application role `ember_app` must exist
- * and is granted what it may do by the migrations. Safe to call from several processes at once.
+ * and is granted what `grants` says, all at once, after the last migration. Safe to call from several processes at once.
  */
 export async function migrate(owner: Knex): Promise<void> {
   await owner.migrate.latest({ migrationSource, tableName: "knex_migrations" });
+  await owner.transaction(async (trx) => {
+    await trx.raw("select pg_advisory_xact_lock(?)", [granting]);
+    await trx.raw(grantSql());
+  });
 }
