@@ -1,8 +1,12 @@
+import { measurable, readByHand } from "~core/measure/by-hand";
 import { readPhoto } from "~core/measure/read-photo";
+import type { Reading } from "~core/measure/reading";
+import type { View } from "~core/measure/view";
 import type { OwnFigures } from "~core/measure/own-figures";
 import { standingStudy, type StandingRepeat, type StoodAgain } from "~core/repeatability/standing-study";
 import { analyse, type StudyMarking, type StudyResult } from "~core/repeatability/study";
 import type { Tx } from "~data/database";
+import { measuredAgain, measuredAgainKey } from "~data/measurements";
 import { stoodAgain, stoodAgainKey } from "~data/photos";
 import { finishedKey, finishedMarkings, pictureName } from "~data/studies";
 import { PracticeCache } from "./practice-cache.server";
@@ -14,9 +18,9 @@ const kept = new PracticeCache<Studied>(50);
 
 /** Everybody's repeat figures in this practice; computed anew only when what they rest on has changed. */
 export async function studied(tx: Tx): Promise<Studied> {
-  const [finished, stood] = [await finishedKey(tx), await stoodAgainKey(tx)];
-  if (finished === "" && stood === "") return {};
-  return kept.of(tx, `${finished} / ${stood}`, async () => {
+  const keys = [await finishedKey(tx), await stoodAgainKey(tx), await measuredAgainKey(tx)];
+  if (keys.every((key) => key === "")) return {};
+  return kept.of(tx, keys.join(" / "), async () => {
     const markings = new Map<string, StudyMarking[]>();
     for (const { studyId, practitionerId, items, item, marks } of await finishedMarkings(tx)) {
       const { view, setup } = items[item]!;
@@ -36,14 +40,24 @@ export async function studied(tx: Tx): Promise<Studied> {
   });
 }
 
-/** Repeated standings that one practitioner marked, each read by the model alone. */
+/** Repeated standings that one practitioner marked or measured by hand, each read by the model alone. */
 async function standingsBy(tx: Tx): Promise<Map<string, StoodAgain[]>> {
-  const groups = new Map<string, { who: string; stood: StoodAgain & { standings: ReturnType<typeof readPhoto>[] } }>();
-  for (const photo of await stoodAgain(tx)) {
-    const key = `${photo.visitId} ${photo.moment} ${photo.view} ${photo.markedBy}`;
-    const group = groups.get(key) ?? { who: photo.markedBy!, stood: { view: photo.view, standings: [] } };
+  const groups = new Map<string, { who: string; stood: StoodAgain & { standings: Reading[][] } }>();
+  const add = (who: string, view: View, visit: string, readings: Reading[]) => {
+    const key = `${who} ${view} ${visit}`;
+    const group = groups.get(key) ?? { who, stood: { view, standings: [] } };
     groups.set(key, group);
-    group.stood.standings.push(readPhoto(photo));
+    group.stood.standings.push(readings);
+  };
+  for (const photo of await stoodAgain(tx))
+    add(photo.markedBy!, photo.view, `${photo.visitId} ${photo.moment}`, readPhoto(photo));
+  for (const measured of await measuredAgain(tx)) {
+    const view = measurable.find(({ id }) => id === measured.readingId)?.view;
+    const reading = readByHand(measured);
+    if (view && reading)
+      add(measured.measuredBy, view, `${measured.visitId} ${measured.moment} ${reading.id} ${reading.method}`, [
+        reading,
+      ]);
   }
   const by = new Map<string, StoodAgain[]>();
   for (const { who, stood } of groups.values()) by.set(who, [...(by.get(who) ?? []), stood]);

@@ -29,5 +29,5 @@ export async function momentsOfClient(tx: Tx, clientId: string): Promise<MomentR
     );
     readings.set(photo.id, read.readings);
   }
-  return momentsOf(photos, await measurementsOf(tx, clientId), (photo) => readings.get(photo.id)!);
+  return momentsOf(photos, await measurementsOf(tx, clientId), (photo) => readings.get(photo.id)!, figures);
 }

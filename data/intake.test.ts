@@ -7,7 +7,7 @@ import type { Tx } from "./database";
 import { NotFound, Stale } from "./errors";
 import { handOver, handoverOfSession, takeBack } from "./handovers";
 import { currentEntries, historyVersions, recordHistory, type HistoryAct } from "./history";
-import { measurementsOf, saveMeasurement } from "./measurements";
+import { measuredAgain, measuredAgainKey, measurementsOf, saveMeasurement } from "./measurements";
 import { ownMeasuresOf, retireOwnMeasure, addOwnMeasure, saveOwnScore, saveOwnWords } from "./own-measures";
 import { hashPassword, passwordIs, practitionerOfToken, saveSettings, signIn } from "./practitioners";
 import { preferencesOf, savePreferences } from "./preferences";
@@ -246,16 +246,56 @@ describe("own scales and hand measurements", () => {
     await take(2, "goniometer");
     await take(4, "inclinometer");
     await take(1, "inclinometer", "after");
+    const all = { ordinal: 1, readingId: "head-tilt.front", standing: 1, measuredBy: null };
     expect(await work((tx) => measurementsOf(tx, id))).toEqual([
-      { ordinal: 1, moment: "before", readingId: "head-tilt.front", method: "inclinometer", value: 4 },
-      { ordinal: 1, moment: "before", readingId: "head-tilt.front", method: "goniometer", value: 2 },
-      { ordinal: 1, moment: "after", readingId: "head-tilt.front", method: "inclinometer", value: 1 },
+      { ...all, moment: "before", method: "inclinometer", value: 4 },
+      { ...all, moment: "before", method: "goniometer", value: 2 },
+      { ...all, moment: "after", method: "inclinometer", value: 1 },
     ]);
     await take(null, "inclinometer");
     expect((await work((tx) => measurementsOf(tx, id))).map(({ moment, method }) => [moment, method])).toEqual([
       ["before", "goniometer"],
       ["after", "inclinometer"],
     ]);
+  });
+
+  it("tells standings of one moment apart, and what a study rests on by its values, not by how often it was written", async () => {
+    const { id, visits } = await newClient();
+    const me = randomUUID();
+    await work((tx) =>
+      tx("practitioner").insert({ id: me, name: "Me", email: `${me}@kiln.example`, password_hash: "x" }),
+    );
+    const take = (standing: number, value: number | null, by: string | null = me) =>
+      work((tx) =>
+        saveMeasurement(
+          tx,
+          visits[0]!,
+          { moment: "before", readingId: "head-tilt.front", method: "inclinometer", standing, value },
+          undefined,
+          by,
+        ),
+      );
+    const key = () => work(measuredAgainKey);
+    await take(1, 3);
+    expect(await key()).toBe("");
+    await take(2, 5, null);
+    // nobody knows who took the second
+    expect(await work(measuredAgain)).toEqual([]);
+    await take(2, 6);
+    expect((await work(measuredAgain)).map(({ visitId, standing, value }) => [visitId, standing, value])).toEqual([
+      [visits[0], 1, 3],
+      [visits[0], 2, 6],
+    ]);
+    expect((await work((tx) => measurementsOf(tx, id))).length).toBe(2);
+    const before = await key();
+    await take(2, null);
+    await take(2, 7);
+    const after = await key();
+    expect(after).not.toBe(before);
+    await take(2, null);
+    await take(2, 6);
+    expect(await key()).toBe(before);
+    await expect(take(4, 1)).rejects.toThrow(/check/);
   });
 
   it("keeps visits that hold any of it when a series gets shorter", async () => {

@@ -396,6 +396,16 @@ test("without photographs everything is measured by hand, with the method’s ow
   await page.keyboard.press("Enter");
   await expect(page.getByText("From -60 to 120°, got 400.")).toBeVisible();
   await measure("before", "-6,5");
+  // they step off and stand again: the mean of both counts, with a narrower band
+  await page.getByRole("button", { name: "Stand again" }).click();
+  await expect(page.getByText(/what you take now is averaged/)).toBeVisible();
+  await page.getByRole("textbox", { name: "Shoulder level" }).fill("-7.5");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("listitem").filter({ hasText: "Shoulder level" })).toContainText(/−7.*±2/);
+  await page.reload();
+  await expect(page.getByRole("textbox", { name: "Shoulder level" })).toHaveValue("-7.5");
+  await page.getByRole("group", { name: "Standing" }).getByRole("button", { name: "1 ✓" }).click();
+  await expect(page.getByRole("textbox", { name: "Shoulder level" })).toHaveValue("-6.5");
   await accessible(page);
   await measure("after", "-1");
   await expect(page.getByRole("listitem").filter({ hasText: "Shoulder level" })).toContainText("clear");

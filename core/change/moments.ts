@@ -2,6 +2,7 @@ import type { PointKey } from "../anatomy/landmarks";
 import type { Moment } from "../findings/restriction";
 import { readByHand, type HandMeasurement } from "../measure/by-hand";
 import { takenOver } from "../measure/propose";
+import type { OwnFigures } from "../measure/own-figures";
 import { readPhoto, type MarkedPhoto } from "../measure/read-photo";
 import type { Reading } from "../measure/reading";
 import { averaged } from "../measure/standings";
@@ -31,13 +32,14 @@ function copiedIn(photo: PhotoAtVisit, photos: readonly PhotoAtVisit[]): Readonl
 
 /**
  * Pictures and hand measurements grouped by visit and moment in order of time, each with its metrics; moments without
- * any are left out. Several standings of one view are one reading, their mean. One metric taken in two ways is two readings side by side. `read` may give readings that were taken
- * before, or by someone's own figures.
+ * any are left out. Several standings of one view are one reading, their mean. One metric taken in two ways is two
+ * readings side by side. `read` may give readings that were taken before; `figures` are those of whoever measured by hand.
  */
 export function momentsOf<P extends PhotoAtVisit>(
   photos: readonly P[],
   byHand: readonly HandMeasurement[] = [],
   read: (photo: P) => Reading[] = (photo) => readPhoto(photo),
+  figures: Readonly<Record<string, OwnFigures>> = {},
 ): MomentReadings[] {
   const moments = new Map<string, MomentReadings>();
   const momentOf = (ordinal: number, moment: Moment): MomentReadings => {
@@ -61,12 +63,16 @@ export function momentsOf<P extends PhotoAtVisit>(
       ),
     );
   }
-  for (const { moment, lists } of standings.values()) moment.readings.push(...averaged(lists));
   for (const measured of byHand) {
-    const reading = readByHand(measured);
+    const reading = readByHand(measured, figures[measured.measuredBy ?? ""]);
     if (!reading) continue;
-    momentOf(measured.ordinal, measured.moment).readings.push(reading);
+    const moment = momentOf(measured.ordinal, measured.moment);
+    const list = standings.get(`${moment.key} by hand`) ?? { moment, lists: [] };
+    standings.set(`${moment.key} by hand`, list);
+    (list.lists[(measured.standing ?? 1) - 1] ??= []).push(reading);
   }
+  for (const { moment, lists } of standings.values())
+    moment.readings.push(...averaged(lists.filter((list) => list !== undefined)));
   return [...moments.values()]
     .filter((moment) => moment.readings.length > 0)
     .sort((a, b) => a.ordinal - b.ordinal || (a.moment === "before" ? -1 : 1));

@@ -109,4 +109,28 @@ describe("moments with pictures and hand measurements", () => {
     expect(both).toHaveLength(2);
     expect(oneChangeEach(both).map((change) => change.first.method)).toEqual(["photo"]);
   });
+
+  it("takes the mean of standings by one method, and keeps methods apart", () => {
+    const [moment] = momentsOf(none, [
+      measured({ value: -6 }),
+      measured({ value: -3, standing: 2 }),
+      measured({ method: "eye", value: -2 }),
+    ]);
+    const [level, eye] = moment!.readings;
+    expect(level).toMatchObject({ method: "inclinometer", value: -4.5, standings: 2 });
+    // nothing of a careful measurement stays the same from standing to standing: its error falls with the root of two
+    expect(level!.se).toBeCloseTo(1.5 / Math.SQRT2);
+    expect(eye).toMatchObject({ method: "eye", value: -2, standings: 1 });
+  });
+
+  it("uses the standing study of whoever measured, of that method alone", () => {
+    const steady = { standing: { "shoulder-level.front.inclinometer": { ratio: 0.5, dof: 30 } } };
+    const own = { sem: {}, placing: {}, ...steady };
+    const se = (change: Partial<HandMeasurement>) =>
+      momentsOf(none, [measured(change)], undefined, { me: own })[0]!.readings[0]!.seStanding;
+    const model = Math.hypot(1.5, stances["shoulder-level"].sd);
+    expect(se({ measuredBy: "me" })).toBeCloseTo(model * Math.sqrt((30 * 0.25 + 10) / 40));
+    expect(se({ measuredBy: "somebody else" })).toBeCloseTo(model);
+    expect(se({ measuredBy: "me", method: "goniometer" })).toBeCloseTo(Math.hypot(2.5, stances["shoulder-level"].sd));
+  });
 });

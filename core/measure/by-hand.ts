@@ -2,6 +2,7 @@ import type { Moment } from "../findings/restriction";
 import type { Side } from "../units";
 import { handMethods, methodsFor, type HandMethodKey } from "./methods";
 import { metricsOf, sidesIn, type Metric } from "./metrics";
+import { figureKey, type OwnFigures } from "./own-figures";
 import type { ErrorPart } from "./propagate";
 import { readingId, type Reading } from "./reading";
 import { standingError } from "./standing-error";
@@ -14,6 +15,10 @@ export type HandMeasurement = {
   readingId: string;
   method: HandMethodKey;
   value: number;
+  /** Which of several standings of that moment, from 1 on. */
+  standing?: number;
+  /** Practitioner who took it; null where that was not kept. */
+  measuredBy?: string | null;
 };
 
 /** A metric with the side and view it can be measured for. */
@@ -28,8 +33,14 @@ export const measurable: readonly Measurable[] = views.flatMap((view) =>
     ),
 );
 
-/** A hand measurement as a reading like any other; undefined when its metric or method is not known. */
-export function readByHand({ readingId: id, method: key, value }: HandMeasurement): Reading | undefined {
+/**
+ * A hand measurement as a reading like any other; undefined when its metric or method is not known. `own` are the figures
+ * of whoever took it: from their standing study by the same method.
+ */
+export function readByHand(
+  { readingId: id, method: key, value, measuredBy }: HandMeasurement,
+  own?: OwnFigures,
+): Reading | undefined {
   const found = measurable.find((each) => each.id === id);
   const method = handMethods.find((each) => each.key === key);
   if (!found || !method || !methodsFor(found.metric).includes(method)) return undefined;
@@ -47,8 +58,13 @@ export function readByHand({ readingId: id, method: key, value }: HandMeasuremen
     seRepeat: method.se,
     parts,
     basis: { kind: "model" },
-    ...standingError({ seRepeat: method.se, parts }, found.metric.key, method.unit),
-    marker: null,
+    ...standingError(
+      { seRepeat: method.se, parts },
+      found.metric.key,
+      method.unit,
+      own?.standing?.[figureKey(found.metric.key, found.view, method.key)],
+    ),
+    marker: measuredBy ?? null,
     seMarking: method.se,
     standings: 1,
   };

@@ -1,5 +1,6 @@
 import { landmarks, type LandmarkKey } from "../anatomy/landmarks";
 import type { Spread } from "../statistics/within";
+import type { HandMethodKey, MethodKey } from "./methods";
 import type { MetricKey } from "./metrics";
 import { isSideView, type View } from "./view";
 
@@ -17,10 +18,13 @@ export type OwnFigures = {
 /** One's own standard deviation as a multiple of the model's for the same pictures, and what it rests on. */
 export type Ratio = { ratio: number; dof: number };
 
-/** A metric in one kind of view: left and right side are marked alike and share their figures. */
-export type FigureKey = `${MetricKey}.${"front" | "back" | "side"}`;
-export const figureKey = (metric: MetricKey, view: View): FigureKey =>
-  `${metric}.${isSideView(view) ? "side" : (view as "front" | "back")}`;
+type Seen = `${MetricKey}.${"front" | "back" | "side"}`;
+/** A metric in one kind of view, by one method: left and right side are taken alike and share their figures. */
+export type FigureKey = Seen | `${Seen}.${HandMethodKey}`;
+export const figureKey = (metric: MetricKey, view: View, method: MethodKey = "photo"): FigureKey => {
+  const seen: Seen = `${metric}.${isSideView(view) ? "side" : (view as "front" | "back")}`;
+  return method === "photo" ? seen : `${seen}.${method}`;
+};
 
 /** Below this many degrees of freedom (repeat pairs) one's own figure says too little to be used. */
 export const leastPairs = 5;

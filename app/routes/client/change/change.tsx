@@ -51,7 +51,7 @@ export default function Change({
   loaderData: { clientId, ordinal, photos, byHand, figures, restrictions },
 }: Route.ComponentProps) {
   const [params, setParams] = useSearchParams();
-  const moments = momentsOf(photos, byHand, readBy(figures));
+  const moments = momentsOf(photos, byHand, readBy(figures), figures);
   if (moments.length < 2)
     return (
       <Box sx={{ p: 3 }}>

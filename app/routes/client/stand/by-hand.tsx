@@ -14,18 +14,23 @@ import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { WhenReady } from "~app/ui/when-ready";
 import { InclinometerField } from "./inclinometer-field";
 
-type Taken = { moment: Moment; visit: { id: string; ordinal: number } };
+type Taken = { moment: Moment; visit: { id: string; ordinal: number }; standing: number };
 
 /** The metrics of one view, taken without a picture: a value and what it was taken with, several methods side by side. */
 export function ByHand({
   view,
   moment,
   visit,
+  standing,
   measured,
+  more,
   angleOf,
 }: Taken & {
   view: View;
+  /** What was taken at this moment. */
   measured: readonly HandMeasurement[];
+  /** What standing again would bring. */
+  more: string;
   /** What the inclinometer stand-in is laid on: the true angle of a metric (degrees). */
   angleOf: (readingId: string) => number;
 }) {
@@ -34,18 +39,19 @@ export function ByHand({
       <Typography sx={{ color: "text.secondary", mb: 1, maxWidth: 560 }}>
         Each method has its own error, and the bands beside follow it. A metric taken in two ways is kept twice and
         compared with itself only. Leave out what you did not take.
+        {standing > 1 && " They stepped off and stand again: what you take now is averaged with what you took before."}
+        {standing === 1 && more && ` ${more}`}
       </Typography>
       {measurable
         .filter((each) => each.view === view)
         .map((each) => (
           <Row
-            key={`${each.id} ${moment} ${visit.id}`}
+            key={`${each.id} ${moment} ${visit.id} ${standing}`}
             what={each}
             moment={moment}
             visit={visit}
-            taken={measured.filter(
-              (other) => other.readingId === each.id && other.moment === moment && other.ordinal === visit.ordinal,
-            )}
+            standing={standing}
+            taken={measured.filter((other) => other.readingId === each.id && other.standing === standing)}
             angleOf={angleOf}
           />
         ))}
@@ -57,6 +63,7 @@ function Row({
   what,
   moment,
   visit,
+  standing,
   taken,
   angleOf,
 }: Taken & { what: Measurable; taken: readonly HandMeasurement[]; angleOf: (readingId: string) => number }) {
@@ -104,7 +111,7 @@ function Row({
           name={name}
           metric={metric}
           method={chosen}
-          at={{ visitId: visit.id, moment, readingId: what.id }}
+          at={{ visitId: visit.id, moment, readingId: what.id, standing }}
           stored={known?.value ?? null}
           typed={typed[method]}
           type={(next) => setTyped((before) => ({ ...before, [method]: next }))}
@@ -141,7 +148,7 @@ function Taking({
   name: string;
   metric: Metric;
   method: ReturnType<typeof methodsFor>[number];
-  at: { visitId: string; moment: Moment; readingId: string };
+  at: { visitId: string; moment: Moment; readingId: string; standing: number };
   stored: number | null;
   typed: string | undefined;
   type: (next: string | undefined) => void;

@@ -218,7 +218,9 @@ export function MarkPhoto({
         {readings.length > 0 ? (
           <>
             <ReadOuts readings={readings} earlier={earlier} earlierName={earlierName} />
-            <Typography sx={{ fontSize: 13.5, color: "text.secondary", my: 1 }}>{standingWords(readings)}</Typography>
+            <Typography sx={{ fontSize: 13.5, color: "text.secondary", my: 1 }}>
+              {standingWords(readings, "photo")}
+            </Typography>
           </>
         ) : (
           <Typography sx={{ color: "text.secondary", my: 2, maxWidth: 460 }}>

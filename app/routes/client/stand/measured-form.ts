@@ -3,6 +3,7 @@ import type { Moment } from "~core/findings/restriction";
 import { measurable } from "~core/measure/by-hand";
 import { handLimits, handMethods, methodsFor, type HandMethodKey } from "~core/measure/methods";
 import { unitSign } from "~core/measure/format";
+import { mostStandings } from "~core/measure/standings";
 
 const metricOf = (id: string) => measurable.find((each) => each.id === id)?.metric;
 
@@ -28,6 +29,7 @@ export const measuredSchema = object({
       const metric = metricOf((parent as { readingId: string }).readingId);
       return !metric || methodsFor(metric).some((each) => each.key === method);
     }),
+  standing: number().integer().min(1).max(mostStandings, "Standing: from 1 to ${max}, got ${value}.").default(1),
   value: number()
     .nullable()
     .default(null)

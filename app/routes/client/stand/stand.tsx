@@ -30,7 +30,7 @@ import { MarkPhoto } from "./mark-photo";
 import { measuredSchema } from "./measured-form";
 import { PutAside } from "./put-aside";
 import { ReadOuts } from "./read-outs";
-import { Standings } from "./standings";
+import { Standings, standingWords } from "./standings";
 import { TakePhoto } from "./take-photo";
 import { preload } from "./use-picture";
 import { WholeBody } from "./whole-body";
@@ -62,7 +62,7 @@ export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
 /** Keeps one measurement that was taken by hand; or deletes every picture of the client for good. */
 export function action({ params, context }: Route.ActionArgs) {
-  return keeping(context, async ({ tx, body: { fields: body } }) => {
+  return keeping(context, async ({ tx, practitioner, body: { fields: body } }) => {
     if (body.intent === "delete-pictures") {
       const { id } = await getClient(tx, params.clientId);
       return { deleted: await deletePictures(tx, id) };
@@ -70,7 +70,7 @@ export function action({ params, context }: Route.ActionArgs) {
     const { value, errors } = await validate(measuredSchema, body);
     if (errors) return data({ errors }, { status: 400 });
     const visit = await ownVisit(tx, params.clientId, value.visitId);
-    await saveMeasurement(tx, visit.id, value, value.was);
+    await saveMeasurement(tx, visit.id, value, value.was, practitioner.id);
     return { ok: true };
   });
 }
@@ -110,7 +110,7 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
     setParams(next, { replace: true, preventScrollReset: true });
   };
   // "After" is held against this visit's "before"; "before" against the visit before it.
-  const moments = momentsOf(photos, byHand, readBy(figures));
+  const moments = momentsOf(photos, byHand, readBy(figures), figures);
   const inView = (each: { id: string }) => whole || each.id.endsWith(`.${view}`);
   const before = moments.filter(
     (each) => each.moment === "before" && each.ordinal < visit.ordinal + (moment === "after" ? 1 : 0),
@@ -142,11 +142,16 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
     [photos, view, moment, standing, figures, me],
   );
   const readings = moments.find((each) => each.key === `${visit.ordinal}-${moment}`)?.readings.filter(inView) ?? [];
+  const ofHand = byHand.filter(
+    (each) => each.ordinal === visit.ordinal && each.moment === moment && each.readingId.endsWith(`.${view}`),
+  );
   // the stand-in inclinometer is laid on the same simulated person the stand-in camera sees
   const angleOf = (id: string) => {
     const what = measurable.find((each) => each.id === id);
     if (!what) return 0;
-    const figure = figureOf(stanceOf(client.id, client.statureMm ?? undefined, workedSessions, moment, "by hand"));
+    const figure = figureOf(
+      stanceOf(client.id, client.statureMm ?? undefined, workedSessions, moment, `by hand ${standing}`),
+    );
     return trueMetrics(figure.truth, what.view).get(id) ?? 0;
   };
   const hand =
@@ -193,9 +198,16 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
         </ToggleButtonGroup>
         {!whole && taken.length > 0 && (
           <Standings
-            taken={taken}
+            taken={taken.map((each) => each.standing)}
             standing={standing}
             choose={(n) => (taken.some((each) => each.standing === n) ? set({ standing: String(n) }) : setTaking(n))}
+          />
+        )}
+        {!whole && hand && ofHand.length > 0 && (
+          <Standings
+            taken={ofHand.map((each) => each.standing ?? 1)}
+            standing={standing}
+            choose={(n) => set({ standing: String(n) })}
           />
         )}
         <Box sx={{ flex: 1 }} />
@@ -241,7 +253,15 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
           unseen={unseen}
           readOuts={readings.length > 0 && <ReadOuts readings={readings} {...ofEarlier} />}
         >
-          <ByHand view={view} moment={moment} visit={visit} measured={byHand} angleOf={angleOf} />
+          <ByHand
+            view={view}
+            moment={moment}
+            visit={visit}
+            standing={standing}
+            measured={ofHand}
+            more={standingWords(readings, "hand")}
+            angleOf={angleOf}
+          />
         </WithoutPicture>
       ) : (
         <Empty

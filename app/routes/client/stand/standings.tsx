@@ -2,7 +2,6 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import type { Reading } from "~core/measure/reading";
 import { mostStandings, narrower } from "~core/measure/standings";
-import type { Photo } from "~data/photos";
 
 /** Which standing of this view and moment is shown, and the next one to take. */
 export function Standings({
@@ -10,11 +9,12 @@ export function Standings({
   standing,
   choose,
 }: {
-  taken: readonly Photo[];
+  /** Those there are. */
+  taken: readonly number[];
   standing: number;
   choose: (standing: number) => void;
 }) {
-  const most = Math.min(mostStandings, Math.max(...taken.map((photo) => photo.standing)) + 1);
+  const most = Math.min(mostStandings, Math.max(...taken) + 1);
   return (
     <ToggleButtonGroup
       exclusive
@@ -25,17 +25,17 @@ export function Standings({
     >
       {Array.from({ length: most }, (_, i) => i + 1).map((each) => (
         <ToggleButton key={each} value={each}>
-          {taken.some((photo) => photo.standing === each) ? `${each} ✓` : "Stand again"}
+          {taken.includes(each) ? `${each} ✓` : "Stand again"}
         </ToggleButton>
       ))}
     </ToggleButtonGroup>
   );
 }
 
-/** What standing again would bring. Empty where it brings little, or where it was done. */
-export function standingWords(readings: readonly Reading[]): string {
+/** What standing again would bring to values that were taken so. Empty where it brings little, or where it was done. */
+export function standingWords(readings: readonly Reading[], by: "photo" | "hand"): string {
   const gains = readings
-    .filter(({ method, standings }) => method === "photo" && standings === 1)
+    .filter(({ method, standings }) => (method === "photo") === (by === "photo") && standings === 1)
     .map((reading) => narrower(reading, mostStandings))
     .sort((a, b) => a - b);
   const gain = gains[Math.floor(gains.length / 2)];

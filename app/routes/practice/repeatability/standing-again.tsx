@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { formatValue, unitSign } from "~core/measure/format";
+import { methodName } from "~core/measure/methods";
 import type { Metric } from "~core/measure/metrics";
 import { leastPairs } from "~core/measure/own-figures";
 import { isUsed, type StandingRepeat } from "~core/repeatability/standing-study";
@@ -20,10 +21,10 @@ export function StandingAgain({ metrics }: { metrics: readonly Shown[] }) {
             : `Standing again: your own figures are used for ${used} of ${metrics.length} metrics`}
       </Typography>
       <Typography sx={{ color: "text.secondary", mb: 1.5, maxWidth: 640 }}>
-        Whenever you take two or three standings of somebody on Stand (they step off and stand again; you yourself will
-        do), they count here. They cover finding the points, turning and standing. They do not cover how the camera was
-        set up, how deep a point lies, and what another marker would see. From {leastPairs} pairs on they are pooled
-        with what is assumed, which counts for ten.
+        Whenever you photograph or measure two or three standings of somebody on Stand (they step off and stand again;
+        you yourself will do), they count here, each method for itself. They cover finding the points, or measuring,
+        turning and standing. They do not cover how the camera was set up, how deep a point lies, and what another
+        marker would see. From {leastPairs} pairs on they are pooled with what is assumed, which counts for ten.
       </Typography>
       {metrics.length > 0 && (
         <Box sx={{ overflowX: "auto" }}>
@@ -54,16 +55,17 @@ export function StandingAgain({ metrics }: { metrics: readonly Shown[] }) {
                 >
                   <Box component="td" sx={{ "&&": { textAlign: "left" } }}>
                     {each.metric.name}, {each.key.split(".")[1]}
+                    {each.method !== "photo" && `, ${methodName(each.method).toLowerCase()}`}
                   </Box>
                   <td>{each.dof}</td>
-                  <td>{formatValue(each.metric, each.own)}</td>
+                  <td>{formatValue(each, each.own)}</td>
                   <Box component="td" sx={{ color: "text.secondary" }}>
-                    {formatValue(each.metric, each.expected)}
+                    {formatValue(each, each.expected)}
                   </Box>
                   <td>
                     <strong>
-                      {formatValue(each.metric, each.used)}
-                      {unitSign(each.metric)}
+                      {formatValue(each, each.used)}
+                      {unitSign(each)}
                     </strong>{" "}
                     {isUsed(each as StandingRepeat) ? "own" : "assumed"}
                   </td>
