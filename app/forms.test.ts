@@ -36,7 +36,7 @@ const good = {
   restriction: {
     id,
     region: "leg",
-    structure: "leg.calf",
+    structure: "calf",
     side: "both",
     layer: "SM",
     quality: "band",

@@ -100,7 +100,7 @@ describe("validation at the border", () => {
     const { errors } = await validate(restrictionSchema, {
       id: "5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e01",
       region: "neck",
-      structure: "leg.calf",
+      structure: "calf",
       side: "L",
       layer: "SM",
       quality: "band",

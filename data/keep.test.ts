@@ -95,7 +95,7 @@ describe("parents", () => {
   const restriction = {
     id: randomUUID(),
     region: "neck",
-    structure: "neck.upper-trapezius",
+    structure: "upper-trapezius",
     side: "R",
     layer: "SM",
     quality: "band",

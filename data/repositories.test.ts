@@ -209,7 +209,7 @@ describe("findings", () => {
     const restriction = {
       id: randomUUID(),
       region: "neck" as const,
-      structure: "neck.upper-trapezius",
+      structure: "upper-trapezius",
       side: "R" as const,
       layer: "SM" as const,
       quality: "band" as const,

@@ -13,7 +13,7 @@ test("two tabs on one value: each is told of the other, and its user chooses", a
     visitId,
     moment: "before",
     region: "neck",
-    structure: "neck.upper-trapezius",
+    structure: "upper-trapezius",
     side: "R",
     layer: "SM",
     quality: "band",

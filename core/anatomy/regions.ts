@@ -15,25 +15,5 @@ export const regions = [
 
 export type RegionKey = (typeof regions)[number]["key"];
 export const regionKeys = regions.map((region) => region.key) as readonly RegionKey[];
+export const isRegion = (key: string): key is RegionKey => regionKeys.some((known) => known === key);
 export const regionName = (key: RegionKey): string => regions.find((region) => region.key === key)!.name;
-
-/** Regions that meet a region: what a lever across it would move. */
-const meetings: readonly (readonly [RegionKey, RegionKey])[] = [
-  ["head", "neck"],
-  ["neck", "shoulder"],
-  ["neck", "upper-back"],
-  ["neck", "chest"],
-  ["shoulder", "arm"],
-  ["shoulder", "chest"],
-  ["shoulder", "upper-back"],
-  ["chest", "upper-back"],
-  ["chest", "belly"],
-  ["upper-back", "low-back"],
-  ["low-back", "belly"],
-  ["low-back", "pelvis"],
-  ["belly", "pelvis"],
-  ["pelvis", "thigh"],
-  ["thigh", "leg"],
-];
-export const neighboursOf = (region: RegionKey): RegionKey[] =>
-  meetings.flatMap(([a, b]) => (a === region ? [b] : b === region ? [a] : []));

@@ -7,6 +7,12 @@ export type Target = {
   id: string;
   /** In words: "Right upper trapezius". */
   name: string;
+  /**
+   * What is to be reached: structures or groups, any of them. Left out in plans that were solved before structures were
+   * aimed at: everything of its region and layer.
+   */
+  structures?: readonly string[];
+  /** Of the first structure. */
   region: RegionKey;
   layer: LayerKey;
   side: Side | "both";

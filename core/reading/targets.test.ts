@@ -12,7 +12,7 @@ const reading = (key: MetricKey, value: number, se: number, view = "front"): Rea
 const restriction: Restriction = {
   id: "r1",
   region: "neck",
-  structure: "neck.upper-trapezius",
+  structure: "upper-trapezius",
   side: "R",
   layer: "SM",
   quality: "band",
@@ -70,7 +70,7 @@ describe("targets", () => {
     expect(targets.filter((target) => target.id.startsWith("metric-head-tilt"))).toHaveLength(1);
     // front and back that agree are one
     const [both] = targetsFrom([], [reading("head-tilt", 6, 0.5), reading("head-tilt", 6.4, 0.5, "back")]);
-    expect(both).toMatchObject({ id: "metric-head-tilt.front+back-neck-DM" });
+    expect(both).toMatchObject({ id: "metric-head-tilt.front+back-levator-scapulae" });
   });
 
   it("takes nothing for a target that one picture cannot tell, or whose marks were only taken over", () => {

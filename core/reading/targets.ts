@@ -1,6 +1,5 @@
 import { structureOf } from "../anatomy/structures";
-import type { LayerKey } from "../anatomy/layers";
-import { regionName, type RegionKey } from "../anatomy/regions";
+import { regionName } from "../anatomy/regions";
 import { latestGrade, type Restriction } from "../findings/restriction";
 import { directionWord, formatBand, formatValue, unitSign } from "../measure/format";
 import { stances } from "../measure/stance";
@@ -22,6 +21,7 @@ export function targetOfRestriction(restriction: Restriction): Target | undefine
   return {
     id: `restriction-${restriction.id}`,
     name: `${name}, ${sideWord[restriction.side]}`,
+    ...(structureOf(restriction.structure) ? { structures: [restriction.structure] } : {}),
     region: restriction.region,
     layer: restriction.layer,
     side: restriction.side,
@@ -31,50 +31,37 @@ export function targetOfRestriction(restriction: Restriction): Target | undefine
   };
 }
 
-type Aim = { region: RegionKey; layer: LayerKey; side: "low" | "high" | "both"; weight: number };
+type Aim = { structures: readonly string[]; side: "low" | "high" | "both"; weight: number };
+const aim = (structures: string, side: Aim["side"], weight: number): Aim => ({
+  structures: structures.split(" "),
+  side,
+  weight,
+});
 
 /**
  * What is usually worked when a metric lies outside its usual range: common practice. "high" and "low" are the sides
  * a level metric finds higher or lower; `above` and `below` say which way out of range.
  */
 const aims: Partial<Record<MetricKey, { above: Aim[]; below: Aim[] }>> = {
-  "shoulder-level": level([
-    { region: "neck", layer: "SM", side: "high", weight: 1.2 },
-    { region: "shoulder", layer: "DM", side: "low", weight: 0.8 },
-  ]),
-  "pelvic-level": level([
-    { region: "low-back", layer: "DM", side: "high", weight: 1.2 },
-    { region: "thigh", layer: "SM", side: "high", weight: 0.7 },
-  ]),
-  "head-tilt": level([{ region: "neck", layer: "DM", side: "low", weight: 1 }]),
-  "head-shift": level([{ region: "neck", layer: "DM", side: "both", weight: 0.8 }]),
-  "trunk-shift": level([{ region: "low-back", layer: "SM", side: "both", weight: 0.8 }]),
+  "shoulder-level": level([aim("upper-trapezius", "high", 1.2), aim("rhomboids subscapularis", "low", 0.8)]),
+  "pelvic-level": level([aim("quadratus-lumborum", "high", 1.2), aim("adductors hamstrings", "high", 0.7)]),
+  "head-tilt": level([aim("levator-scapulae scalenes", "low", 1)]),
+  "head-shift": level([aim("scalenes splenius", "both", 0.8)]),
+  "trunk-shift": level([aim("lumbar-erectors", "both", 0.8)]),
   craniovertebral: {
     above: [],
-    below: [
-      { region: "neck", layer: "DM", side: "both", weight: 1.2 },
-      { region: "chest", layer: "DM", side: "both", weight: 0.8 },
-    ],
+    below: [aim("suboccipitals splenius", "both", 1.2), aim("pectoralis-minor", "both", 0.8)],
   },
   "shoulder-forward": {
-    above: [{ region: "chest", layer: "DM", side: "both", weight: 1.2 }],
-    below: [{ region: "shoulder", layer: "DM", side: "both", weight: 0.6 }],
+    above: [aim("pectoralis-minor", "both", 1.2)],
+    below: [aim("rhomboids", "both", 0.6)],
   },
   "pelvic-tilt": {
-    above: [
-      { region: "thigh", layer: "DM", side: "both", weight: 1.2 },
-      { region: "low-back", layer: "SM", side: "both", weight: 1 },
-    ],
-    below: [{ region: "thigh", layer: "SM", side: "both", weight: 1 }],
+    above: [aim("rectus-femoris vastus-intermedius", "both", 1.2), aim("lumbar-erectors", "both", 1)],
+    below: [aim("hamstrings", "both", 1)],
   },
-  "knee-position": {
-    above: [{ region: "leg", layer: "SM", side: "both", weight: 0.8 }],
-    below: [{ region: "thigh", layer: "SM", side: "both", weight: 0.8 }],
-  },
-  "trunk-lean": {
-    above: [{ region: "belly", layer: "DM", side: "both", weight: 0.8 }],
-    below: [{ region: "low-back", layer: "SM", side: "both", weight: 0.8 }],
-  },
+  "knee-position": { above: [aim("calf", "both", 0.8)], below: [aim("hamstrings", "both", 0.8)] },
+  "trunk-lean": { above: [aim("iliopsoas", "both", 0.8)], below: [aim("lumbar-erectors", "both", 0.8)] },
 };
 
 function level(list: Aim[]): { above: Aim[]; below: Aim[] } {
@@ -109,11 +96,14 @@ export function targetsOfReading(reading: Reading): Target[] {
   return chosen.map((aim): Target => {
     const side = aim.side === "both" ? "both" : aim.side === "high" ? higher : lower;
     const word = directionWord(reading, reading.value);
+    const aimed = aim.structures.map((key) => structureOf(key)!);
+    const [{ region, layer }] = aimed as [(typeof aimed)[number]];
     return {
-      id: `metric-${reading.id}-${aim.region}-${aim.layer}`,
-      name: `${reading.metric.name}: ${regionName(aim.region).toLowerCase()}${side === "both" ? "" : `, ${sideWord[side]}`}`,
-      region: aim.region,
-      layer: aim.layer,
+      id: `metric-${reading.id}-${aim.structures[0]}`,
+      name: `${reading.metric.name}: ${aimed.map(({ name }) => name.toLowerCase()).join(", ")}${side === "both" ? "" : `, ${sideWord[side]}`}`,
+      structures: aim.structures,
+      region,
+      layer,
       side,
       weight: aim.weight * sure,
       wanted: (side === "both" ? 14 : 8) * (0.5 + 0.5 * sure),
@@ -130,7 +120,7 @@ export function targetsFrom(restrictions: readonly Restriction[], readings: read
   const found = restrictions.map(targetOfRestriction).filter((target) => target !== undefined);
   const fromMetrics = new Map<string, Target>();
   for (const target of bringTogether(oneEach(readings)).flatMap(targetsOfReading)) {
-    const place = `${target.region} ${target.layer} ${target.side}`;
+    const place = `${target.structures?.join(" ")} ${target.side}`;
     const known = fromMetrics.get(place);
     if (!known || known.weight < target.weight) fromMetrics.set(place, target);
   }

@@ -19,6 +19,13 @@ export const entryKinds = {
 } as const;
 export type EntryKind = keyof typeof entryKinds;
 
+/**
+ * Where a rule holds, seen from the place that was told. "here": that place. "near": it, all that touches it, and what lies
+ * further out on the limb. "region": its region. "joints": the joints there. "joints around": those within two places of it,
+ * so that nothing levers across. While only a region was told, each speaks of the whole region.
+ */
+export type Around = "here" | "near" | "region" | "joints" | "joints around";
+
 /** A rule of a condition. It holds while the entry is open, unless `days` or `due` say otherwise. */
 export type Rule = {
   /** Stable within the condition: clearances and overrides refer to it. */
@@ -33,8 +40,8 @@ export type Rule = {
   due?: { from: number; until: number };
   /** The answer to the condition's question that lifts the rule; every other answer keeps it. */
   unless?: "yes" | "no";
-  /** "here": the entry's own place and side; "around": the regions that meet it. */
-  scope?: Omit<Scope, "regions" | "side"> & { regions?: readonly RegionKey[] | "here" | "around" };
+  /** `at`: where, seen from the entry's own place and side; the same everywhere when left out. */
+  scope?: Omit<Scope, "places" | "joints" | "side"> & { at?: Around };
 } & Pick<Outcome, "pressure" | "without" | "withoutMedia" | "instead" | "proneMost" | "tableMost">;
 
 export type Condition = {
@@ -80,14 +87,14 @@ export const conditions: readonly Condition[] = [
         key: "healing",
         kind: "exclude",
         days: { until: weeks(12) },
-        scope: { regions: "here" },
-        reason: "A fracture needs twelve weeks before its region is worked.",
+        scope: { at: "near" },
+        reason: "A fracture needs twelve weeks before it and what is near it is worked.",
       },
       {
         key: "levers",
         kind: "exclude",
         days: { until: weeks(12) },
-        scope: { regions: "around", tags: ["lever", "end range"] },
+        scope: { at: "joints around", tags: ["lever", "end range"] },
         reason: "A fracture needs twelve weeks before anything levers across it.",
       },
     ],
@@ -104,23 +111,23 @@ export const conditions: readonly Condition[] = [
         key: "recent",
         kind: "exclude",
         days: { until: weeks(8) },
-        scope: { regions: "here" },
-        reason: "The region rests for eight weeks after an operation.",
+        scope: { at: "near" },
+        reason: "The place and what is near it rests for eight weeks after an operation.",
       },
       {
         key: "open",
         kind: "exclude",
         unless: "yes",
-        scope: { regions: "here" },
+        scope: { at: "near" },
         reason: "A scar that is not closed, or may not be, is left alone.",
       },
       {
         key: "gentle",
         kind: "limit",
         days: { from: weeks(8), until: weeks(26) },
-        scope: { regions: "here" },
+        scope: { at: "near" },
         pressure: 3,
-        reason: "After an operation the region starts with gentle scar slide.",
+        reason: "After an operation the place and what is near it starts with gentle scar slide.",
       },
     ],
   },
@@ -136,7 +143,7 @@ export const conditions: readonly Condition[] = [
         key: "open",
         kind: "exclude",
         unless: "yes",
-        scope: { regions: "here" },
+        scope: { at: "near" },
         reason: "A scar that is not closed, or may not be, is left alone.",
       },
     ],
@@ -246,7 +253,7 @@ export const conditions: readonly Condition[] = [
       {
         key: "area",
         kind: "exclude",
-        scope: { regions: "here" },
+        scope: { at: "near" },
         reason: "The area over an implant is not worked.",
       },
     ],
@@ -261,7 +268,7 @@ export const conditions: readonly Condition[] = [
       {
         key: "levers",
         kind: "exclude",
-        scope: { regions: "here", tags: ["lever", "end range"] },
+        scope: { at: "joints", tags: ["lever", "end range"] },
         reason: "A replaced joint is not taken to its end range.",
       },
     ],
@@ -327,7 +334,7 @@ export const conditions: readonly Condition[] = [
         key: "feeling",
         kind: "limit",
         unless: "yes",
-        scope: { regions: "here" },
+        scope: { at: "region" },
         pressure: 3,
         reason: "Where feeling is reduced the client cannot report pressure: go by the tissue.",
       },
@@ -437,7 +444,7 @@ export const conditions: readonly Condition[] = [
       {
         key: "area",
         kind: "exclude",
-        scope: { regions: "here" },
+        scope: { at: "here" },
         reason: "Skin that is open, inflamed or burnt is left alone until it has healed.",
       },
     ],
@@ -453,7 +460,7 @@ export const conditions: readonly Condition[] = [
         key: "area",
         kind: "exclude",
         leastDays: 2,
-        scope: { regions: "here" },
+        scope: { at: "here" },
         reason: "A region marked by the last session rests until the marks are gone, 48 hours at least.",
       },
     ],
@@ -614,7 +621,7 @@ export const conditions: readonly Condition[] = [
       {
         key: "levers",
         kind: "exclude",
-        scope: { regions: "here", tags: ["lever", "end range"] },
+        scope: { at: "joints", tags: ["lever", "end range"] },
         reason: "A joint that came out is not taken to its end range.",
       },
     ],
@@ -758,13 +765,13 @@ function bleeding(reason: string): Rule[] {
 }
 
 function vein(reason: string): Rule[] {
-  return [{ key: "deep", kind: "exclude", scope: { regions: "here", fromDepth: 2 }, reason }];
+  return [{ key: "deep", kind: "exclude", scope: { at: "region", fromDepth: 2 }, reason }];
 }
 
 function lymph(light: string, area: string): Rule[] {
   return [
     { key: "light", kind: "limit", pressure: lightOnly, reason: light },
-    { key: "area", kind: "exclude", scope: { regions: "here" }, reason: area },
+    { key: "area", kind: "exclude", scope: { at: "region" }, reason: area },
   ];
 }
 

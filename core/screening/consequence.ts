@@ -1,8 +1,11 @@
 import { layers } from "../anatomy/layers";
-import { regionName } from "../anatomy/regions";
-import { regionsTouched, type SafetyTag } from "../techniques/safety-tags";
+import { jointOf } from "../anatomy/joints";
+import { placeOf, placesIn } from "../anatomy/places";
+import { regionKeys, regionName } from "../anatomy/regions";
+import type { SafetyTag } from "../techniques/safety-tags";
 import { positionName, type Technique } from "../techniques/technique";
 import type { Outcome, Scope } from "./outcome";
+import { reaches } from "./verdict";
 
 export const tagWord: Record<SafetyTag, string> = {
   "rib compression": "rib and chest compression",
@@ -28,12 +31,32 @@ const above = (depth: number) => layers.find((layer) => layer.depth === depth - 
 export function scopeInWords(scope: Scope | undefined): string {
   if (!scope) return "all work";
   const what = scope.tags?.map((tag) => tagWord[tag]).join(", ");
-  const where = scope.regions?.map((region) => regionName(region).toLowerCase()).join("; ");
+  const where = whereInWords(scope);
   const side = scope.side ? (scope.side === "L" ? ", left" : ", right") : "";
   const deep = scope.fromDepth !== undefined && scope.fromDepth > 1 ? ` below the ${above(scope.fromDepth)}` : "";
   const hard = scope.fromPressure !== undefined ? ` at ${scope.fromPressure} of 10 or more` : "";
-  if (what) return `${what}${where ? ` at ${where}` : ""}${side}${deep}${hard}`;
-  return `${where ?? "all work"}${side}${deep}${hard}`;
+  const across = scope.joints ? ` across ${scope.joints.map((key) => jointOf(key).name.toLowerCase()).join("; ")}` : "";
+  if (what) return `${what}${where ? ` at ${where}` : ""}${across}${side}${deep}${hard}`;
+  return `${where ?? "all work"}${across}${side}${deep}${hard}`;
+}
+
+/** Regions, and places beside them; places that make up a whole region are named as that. */
+function whereInWords({ regions = [], places = [] }: Scope): string | undefined {
+  const whole = regionKeys.filter((region) => placesIn(region).every((place) => places.includes(place)));
+  const rest = places.filter((place) => !whole.includes(placeOf(place).region));
+  const names = [...regions, ...whole].map((region) => regionName(region).toLowerCase());
+  const said = [...names, ...rest.map((place) => placeOf(place).name.toLowerCase())];
+  return said.length > 0 ? said.join("; ") : undefined;
+}
+
+/** Whether a caution is about places or joints that a technique reaches: it names where it holds, and that is there. */
+function isAbout({ scope }: Outcome, technique: Technique): boolean {
+  if (!scope?.regions && !scope?.places && !scope?.joints) return false;
+  const { regions, places, joints } = scope;
+  return reaches(
+    { ...(regions ? { regions } : {}), ...(places ? { places } : {}), ...(joints ? { joints } : {}) },
+    technique,
+  );
 }
 
 /**
@@ -41,11 +64,10 @@ export function scopeInWords(scope: Scope | undefined): string {
  * there knows it. Their own wishes and settings are said where they were made.
  */
 export function cautionsAt(technique: Technique, cautions: readonly Outcome[]): string[] {
-  const touched = regionsTouched(technique);
   return [
     ...new Set(
       cautions
-        .filter((caution) => caution.scope?.regions?.some((region) => touched.includes(region)))
+        .filter((caution) => isAbout(caution, technique))
         .map((caution) => `${caution.title}. ${consequences(caution).join(" ") || caution.reason}`),
     ),
   ];

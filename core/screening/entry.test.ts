@@ -22,7 +22,7 @@ describe("the catalogue of conditions", () => {
       expect(new Set(keys).size).toBe(keys.length);
       // a rule that asks a question has one to ask, and one that turns on a place has one
       if (condition.rules.some((rule) => rule.unless)) expect(condition.question).toBeDefined();
-      if (condition.rules.some((rule) => rule.scope?.regions === "here")) expect(condition.place).toBeDefined();
+      if (condition.rules.some((rule) => rule.scope?.at)) expect(condition.place).toBeDefined();
     }
   });
 

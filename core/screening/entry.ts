@@ -1,4 +1,4 @@
-import { readPlace } from "../anatomy/places";
+import { readPlace } from "../anatomy/read-place";
 import type { IsoDay } from "../days";
 import { conditionOf, entryKinds, type EntryKind } from "./conditions";
 import type { HistoryEntry } from "./facts";
@@ -59,6 +59,7 @@ export function readEntry(typed: TypedEntry, today: IsoDay, born: IsoDay | null)
       words,
       when: when ?? null,
       region: place?.region ?? fixed,
+      ...(place && place.places.length > 0 ? { places: place.places } : {}),
       side: place?.side ?? null,
       answer: condition && !condition.question ? null : typed.answer,
       ...(stance === "has" ? {} : { stance }),

@@ -1,4 +1,5 @@
 import type { IsoDay } from "../days";
+import type { PlaceKey } from "../anatomy/places";
 import type { RegionKey } from "../anatomy/regions";
 import type { Position } from "../techniques/technique";
 import type { Side } from "../units";
@@ -17,6 +18,8 @@ export type HistoryEntry = {
   words: string;
   when: RoughDate | null;
   region: RegionKey | null;
+  /** Places of the region that were named; none, or left out in what was recorded before they were read: all of it. */
+  places?: readonly PlaceKey[];
   side: Side | "both" | null;
   /** How it stands to the client; left out in what was recorded before it was asked: then it is theirs. */
   stance?: Stance;
@@ -40,7 +43,7 @@ export type Preferences = {
   wax: boolean;
   scentFree: boolean;
   talk: "talk" | "quiet" | "either";
-  areasOut: { region: RegionKey; side: Side | "both" }[];
+  areasOut: { region: RegionKey; places?: readonly PlaceKey[]; side: Side | "both" }[];
   pauseWord: string;
   chaperone: boolean;
 };

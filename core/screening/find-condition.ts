@@ -1,4 +1,4 @@
-import { withoutPlace } from "../anatomy/places";
+import { withoutPlace } from "../anatomy/read-place";
 import { conditionOf, conditions, type Condition } from "./conditions";
 import { readTold } from "./told/read-told";
 

@@ -1,4 +1,5 @@
 import type { IsoDay } from "../days";
+import type { PlaceKey } from "../anatomy/places";
 import type { RegionKey } from "../anatomy/regions";
 import type { SafetyTag } from "../techniques/safety-tags";
 import type { Medium, Position } from "../techniques/technique";
@@ -17,6 +18,10 @@ export const source = "common practice, check local codes";
 /** Which work a caution speaks of: everything left out stays unrestricted. Empty: all work. */
 export type Scope = {
   regions?: readonly RegionKey[];
+  /** Only work that reaches one of these places. */
+  places?: readonly PlaceKey[];
+  /** Only work that moves one of these joints. */
+  joints?: readonly string[];
   /** Only on these sides; both when left out. */
   side?: Side;
   tags?: readonly SafetyTag[];

@@ -13,6 +13,8 @@ const short = ({ kind, pressure, scope, without, proneMost, tableMost, withoutMe
     pressure === undefined ? "" : `≤${pressure}`,
     scope?.tags?.join("+") ?? "",
     scope?.regions?.join("+") ?? "",
+    scope?.places ? `at ${scope.places.join("+")}` : "",
+    scope?.joints ? `across ${scope.joints.join("+")}` : "",
     scope?.side ?? "",
     scope?.fromDepth ? `below ${scope.fromDepth - 1}` : "",
     without ? `not ${without.join("+")}` : "",
@@ -27,11 +29,20 @@ const said = (entry: HistoryEntry, on = day) => cautionsOn(on, { history: [entry
 
 describe("the table of conditions (common practice)", () => {
   const here = { region: "leg", side: "L" } as const;
+  const knee = { ...here, places: ["knee"] };
+  const knees = "knee-joint+kneecap-joint+fibula-upper";
   // what the trade's table says, condition by condition, for something told this spring that still holds
   it.each<[string, Partial<HistoryEntry> & { on?: string | null }, string[]]>([
     ["osteoporosis", {}, ["exclude rib compression+lever", "limit ≤3"]],
     ["steroids", {}, ["exclude rib compression+lever", "limit ≤3"]],
-    ["fracture", { on: "2026-10-01", ...here }, ["exclude leg L", "exclude lever+end range thigh L"]],
+    [
+      "fracture",
+      { on: "2026-10-01", region: "arm", places: ["wrist"], side: "L" },
+      [
+        "exclude at wrist+hand+palm+thumb+forearm-front+forearm-back+fingers L",
+        "exclude lever+end range across elbow-joint+forearm-turn+wrist-joint+thumb-base+knuckles+finger-joints L",
+      ],
+    ],
     ["fracture", { on: "2026-08-01", ...here }, []],
     ["operation", { on: "2026-11-01", ...here, answer: "yes" }, ["exclude leg L"]],
     ["operation", { on: "2026-08-01", ...here, answer: "yes" }, ["limit ≤3 leg L"]],
@@ -48,7 +59,7 @@ describe("the table of conditions (common practice)", () => {
     ["blood-pressure", { answer: "yes" }, []],
     ["heart-failure", {}, ["limit prone ≤15 table ≤45", "inform"]],
     ["device", {}, ["exclude chest"]],
-    ["joint-replacement", here, ["exclude lever+end range leg L"]],
+    ["joint-replacement", knee, [`exclude lever+end range across ${knees} L`]],
     ["hypermobility", {}, ["exclude end range"]],
     ["trunk-rotation", {}, ["inform"]],
     ["arthritis", {}, ["exclude neck lever+skull-base pressure"]],
@@ -56,7 +67,13 @@ describe("the table of conditions (common practice)", () => {
     ["multiple-sclerosis", {}, ["inform"]],
     ["neuropathy", {}, ["limit ≤3 leg"]],
     ["neuropathy", { answer: "yes" }, []],
-    ["dislocation", here, ["exclude lever+end range leg L"]],
+    ["dislocation", knee, [`exclude lever+end range across ${knees} L`]],
+    ["skin", knee, ["exclude at knee L"]],
+    [
+      "operation",
+      { on: "2026-11-01", region: "leg", places: ["big-toe"], answer: "yes" },
+      ["exclude at big-toe+toes+instep+sole"],
+    ],
     ["dizzy", {}, ["exclude neck lever"]],
     ["belly-tender", {}, ["exclude deep belly"]],
     ["nerve-disease", {}, ["limit ≤3"]],

@@ -1,8 +1,10 @@
-import { neighboursOf, regionName } from "../anatomy/regions";
+import { jointsAt } from "../anatomy/joints";
+import { furtherOut, isPlace, nameOf, placesIn, withNeighbours, type PlaceKey } from "../anatomy/places";
+import type { RegionKey } from "../anatomy/regions";
 import { plusDays, plusMonths, type IsoDay } from "../days";
 import type { Medium } from "../techniques/technique";
 import type { Side } from "../units";
-import { conditionOf, type Condition, type Rule } from "./conditions";
+import { conditionOf, type Around, type Condition, type Rule } from "./conditions";
 import type { Facts, GivenAnswer, HistoryEntry } from "./facts";
 import type { Outcome, Scope } from "./outcome";
 import { questionOf, rescreen } from "./questions";
@@ -94,13 +96,22 @@ const span = (from: IsoDay | undefined, until: IsoDay | undefined): Pick<Outcome
 
 function scopeOf(rule: Rule, entry: HistoryEntry): Scope | undefined {
   if (!rule.scope) return undefined;
-  const { regions, ...rest } = rule.scope;
-  const side: { side?: Side } = entry.side === "L" || entry.side === "R" ? { side: entry.side } : {};
-  if (regions === undefined) return rest;
-  if (regions !== "here" && regions !== "around") return { ...rest, regions };
+  const { at, ...rest } = rule.scope;
   // a place that was not told: the rule holds everywhere
-  if (!entry.region) return rest;
-  return { ...rest, ...side, regions: regions === "here" ? [entry.region] : neighboursOf(entry.region) };
+  if (at === undefined || !entry.region) return rest;
+  const side: { side?: Side } = entry.side === "L" || entry.side === "R" ? { side: entry.side } : {};
+  return { ...rest, ...side, ...around(at, entry.region, entry.places ?? []) };
+}
+
+/** The places or joints a rule speaks of. No places: the whole region. */
+function around(at: Around, region: RegionKey, named: readonly PlaceKey[]): Scope {
+  const told = named.filter(isPlace);
+  const hands = at === "here" || at === "near";
+  if (at === "region" || (hands && told.length === 0)) return { regions: [region] };
+  const places = told.length > 0 ? told : placesIn(region);
+  if (at === "here") return { places };
+  if (at === "near") return { places: [...new Set([...withNeighbours(places), ...furtherOut(places)])] };
+  return { joints: jointsAt(at === "joints" ? places : withNeighbours(withNeighbours(places))) };
 }
 
 const sideWord = { L: "left", R: "right", both: "both sides" } as const;
@@ -111,7 +122,7 @@ export function entryTitle(entry: HistoryEntry): string {
   const whose = entry.stance === "denied" ? "No: " : entry.stance === "other" ? "Not theirs: " : "";
   if (whose || !condition?.place || !entry.region) return `${whose}${name}`;
   const side = entry.side ? `, ${sideWord[entry.side]}` : "";
-  return `${name}: ${regionName(entry.region).toLowerCase()}${side}`;
+  return `${name}: ${nameOf(entry.region, entry.places ?? [])}${side}`;
 }
 
 function lifted(rule: Rule, condition: Condition, entry: HistoryEntry): boolean {
@@ -232,12 +243,12 @@ function ofPreferences({ preferences: wish }: Facts): Found[] {
       reason: `They cannot or do not want to be ${position === "side" ? "on the side" : position}.`,
       without: [position],
     });
-  for (const { region, side } of wish.areasOut)
-    say(`area ${region} ${side}`, {
+  for (const { region, places = [], side } of wish.areasOut)
+    say(`area ${[region, ...places].join(" ")} ${side}`, {
       kind: "exclude",
-      title: `Not touched: ${regionName(region).toLowerCase()}${side === "both" ? "" : `, ${sideWord[side]}`}`,
+      title: `Not touched: ${nameOf(region, places)}${side === "both" ? "" : `, ${sideWord[side]}`}`,
       reason: "They do not want to be touched there.",
-      scope: { regions: [region], ...(side === "both" ? {} : { side }) },
+      scope: { ...around("here", region, places), ...(side === "both" ? {} : { side }) },
     });
   if (wish.scentFree)
     say("scent", {

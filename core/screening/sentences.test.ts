@@ -1,4 +1,6 @@
+import { joints } from "../anatomy/joints";
 import { layers } from "../anatomy/layers";
+import { places, placesIn } from "../anatomy/places";
 import { regions } from "../anatomy/regions";
 import { catalogue } from "../techniques/catalogue";
 import type { SafetyTag } from "../techniques/safety-tags";
@@ -16,7 +18,14 @@ import { verdictOn } from "./verdict";
 const everything: Outcome[] = [
   ...conditions.flatMap(({ key }) =>
     (["yes", "no", "unsure", null] as const).flatMap((answer) =>
-      ([{ region: "leg", side: "L" }, { region: null }] as const).flatMap((place) =>
+      (
+        [
+          { region: "leg", side: "L" },
+          { region: "arm", places: ["wrist"], side: "R" },
+          { region: "shoulder", places: ["collarbone"], side: null },
+          { region: null },
+        ] as const
+      ).flatMap((place) =>
         (["has", "suspected"] as const).flatMap((stance) =>
           screen(factsOf({ history: [entryOf(key, { answer, stance, ...place })] })),
         ),
@@ -37,7 +46,10 @@ const everything: Outcome[] = [
         oil: false,
         wax: false,
         positionsOut: ["prone", "side"],
-        areasOut: [{ region: "belly", side: "both" }],
+        areasOut: [
+          { region: "belly", side: "both" },
+          { region: "leg", places: ["sole", "heel"], side: "L" },
+        ],
         scentFree: true,
         pauseWord: "harbour",
       },
@@ -59,6 +71,11 @@ function scopeOf(words: string): Scope | undefined {
   }
   const side = /, (left|right)$/.exec(rest);
   if (side) [rest, scope.side] = [rest.slice(0, side.index), side[1] === "left" ? "L" : "R"];
+  const across = / across (.+)$/.exec(rest);
+  if (across) {
+    scope.joints = across[1]!.split("; ").map((name) => joints.find((each) => each.name.toLowerCase() === name)!.key);
+    rest = rest.slice(0, across.index);
+  }
   if (rest === "all work") return Object.keys(scope).length > 0 ? scope : undefined;
   const tags: SafetyTag[] = [];
   for (const [tag, word] of (Object.entries(tagWord) as [SafetyTag, string][]).sort(
@@ -71,7 +88,10 @@ function scopeOf(words: string): Scope | undefined {
   if (tags.length > 0) scope.tags = tags;
   rest = rest.replace(/^[, ]*(at )?/, "");
   if (rest)
-    scope.regions = rest.split("; ").map((name) => regions.find((each) => each.name.toLowerCase() === name)!.key);
+    scope.places = rest.split("; ").flatMap((name) => {
+      const region = regions.find((each) => each.name.toLowerCase() === name);
+      return region ? placesIn(region.key) : [places.find((each) => each.name.toLowerCase() === name)!.key];
+    });
   return scope;
 }
 
@@ -101,14 +121,13 @@ function readBack(sentences: readonly string[]) {
   return read;
 }
 
-/** As text, to compare; no scope and an empty one are the same: all work. */
-const sorted = (scope: Scope | undefined) =>
-  scope !== undefined &&
-  Object.keys(scope).length > 0 &&
-  JSON.stringify(
-    { ...scope, regions: scope.regions && [...scope.regions].sort(), tags: scope.tags && [...scope.tags].sort() },
-    Object.keys({ fromDepth: 0, fromPressure: 0, regions: 0, side: 0, tags: 0 }),
-  );
+/** To compare; no scope and an empty one are the same: all work. A region is all of its places. */
+const sorted = (scope: Scope | undefined) => {
+  if (scope === undefined || Object.keys(scope).length === 0) return false;
+  const { regions: whole, places: named, tags, joints: moved, ...rest } = scope;
+  const all = [...(named ?? []), ...(whole ?? []).flatMap(placesIn)];
+  return { ...rest, places: all.sort(), tags: [...(tags ?? [])].sort(), joints: [...(moved ?? [])].sort() };
+};
 
 describe("a caution's sentences", () => {
   it("say what its rule does, no more and no less: each is read back into the rule it came from", () => {

@@ -1,6 +1,7 @@
 import fc from "fast-check";
+import { places, type Place } from "../anatomy/places";
 import { catalogue, techniqueOf } from "../techniques/catalogue";
-import { hasTag, lightest, regionsTouched, safetyTags } from "../techniques/safety-tags";
+import { hasTag, lightest, placesTouched, regionsTouched, safetyTags } from "../techniques/safety-tags";
 import { cautionsOn, entryOf, factsOf } from "../test/facts";
 import { conditions } from "./conditions";
 import { consequences } from "./consequence";
@@ -66,6 +67,53 @@ describe("the verdict on a technique", () => {
         },
       ),
       { numRuns: 400 },
+    );
+  });
+
+  const anywhere = fc.record({
+    condition: fc.constantFrom(...conditions.filter((each) => each.place === "ask")),
+    place: fc.constantFrom(...places),
+    side: fc.constantFrom("L" as const, "R" as const, "both" as const, null),
+  });
+  const told = ({
+    condition,
+    place,
+    side,
+  }: {
+    condition: { key: string };
+    place: Place;
+    side: HistoryEntry["side"];
+  }) => {
+    const of = { on: "2026-11-10", region: place.region, side };
+    return { region: entryOf(condition.key, of), place: entryOf(condition.key, { ...of, places: [place.key] }) };
+  };
+
+  it("falls back to the region where no place was understood, which takes no less of it than any place in it", () => {
+    fc.assert(
+      fc.property(anywhere, fc.constantFrom(...catalogue), (each, technique) => {
+        if (!regionsTouched(technique).includes(each.place.region)) return;
+        const entry = told(each);
+        const whole = verdictOn(technique, cautionsOf([entry.region]));
+        expect(noLooser(whole, verdictOn(technique, cautionsOf([entry.place])))).toBe(true);
+      }),
+      { numRuns: 1500 },
+    );
+  });
+
+  it("leaves nothing of the named place itself that the region's rule takes from it", () => {
+    fc.assert(
+      fc.property(anywhere, fc.constantFrom(...catalogue), (each, technique) => {
+        const entry = told(each);
+        const [whole, here] = [
+          verdictOn(technique, cautionsOf([entry.region])),
+          verdictOn(technique, cautionsOf([entry.place])),
+        ];
+        // levers are judged by the joints there, whatever the hands lie on
+        const levers = cautionsOf([entry.region]).every(({ scope }) => scope?.joints);
+        if (placesTouched(technique).includes(each.place.key) && !levers)
+          expect(noLooser(here, { ...whole, cap: Math.max(whole.cap, here.cap) })).toBe(true);
+      }),
+      { numRuns: 1500 },
     );
   });
 

@@ -1,5 +1,5 @@
 import { depthOf } from "../anatomy/layers";
-import { hasTag, lightest, regionsTouched } from "../techniques/safety-tags";
+import { hasTag, jointsMoved, lightest, placesTouched, regionsTouched } from "../techniques/safety-tags";
 import type { Position, Technique } from "../techniques/technique";
 import type { Side } from "../units";
 import type { Outcome, Scope } from "./outcome";
@@ -24,6 +24,8 @@ export type Verdict = {
 export function reaches(scope: Scope | undefined, technique: Technique): boolean {
   if (!scope) return true;
   if (scope.regions && !regionsTouched(technique).some((region) => scope.regions!.includes(region))) return false;
+  if (scope.places && !placesTouched(technique).some((place) => scope.places!.includes(place))) return false;
+  if (scope.joints && !jointsMoved(technique).some((joint) => scope.joints!.includes(joint))) return false;
   if (scope.tags && !scope.tags.some((tag) => hasTag(technique, tag))) return false;
   if (scope.fromDepth !== undefined && (technique.layer === "LT" || depthOf(technique.layer) < scope.fromDepth))
     return false;

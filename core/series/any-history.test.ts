@@ -3,9 +3,10 @@ import { conditions } from "../screening/conditions";
 import type { HistoryEntry } from "../screening/facts";
 import { isActive, type Outcome } from "../screening/outcome";
 import { screen } from "../screening/screen";
+import { placeOf, places } from "../anatomy/places";
 import { regionKeys } from "../anatomy/regions";
 import { techniqueOf } from "../techniques/catalogue";
-import { hasTag } from "../techniques/safety-tags";
+import { hasTag, jointsMoved } from "../techniques/safety-tags";
 import { entryOf, factsOf } from "../test/facts";
 import { exampleInput } from "../test/plan-inputs";
 import { sessionDays } from "./dates";
@@ -28,16 +29,17 @@ const entry: fc.Arbitrary<HistoryEntry> = fc
     condition: fc.constantFrom(...conditions.filter((each) => each.rules.every((rule) => rule.kind !== "refer"))),
     on: fc.constantFrom("2026-11-20", "2026-09-10", "2026-03-01", "2015-01-01", null),
     region: fc.constantFrom(...regionKeys),
+    place: fc.option(fc.constantFrom(...places)),
     side: fc.constantFrom("L" as const, "R" as const, "both" as const),
     answer: fc.constantFrom("yes" as const, "no" as const, "unsure" as const, null),
     id: fc.uuid(),
   })
-  .map(({ condition, on, region, side, answer, id }) =>
+  .map(({ condition, on, region, place, side, answer, id }) =>
     entryOf(condition.key, {
       id,
       on,
       answer,
-      ...(condition.place === "ask" ? { region, side } : {}),
+      ...(condition.place === "ask" ? { region: place?.region ?? region, places: place ? [place.key] : [], side } : {}),
     }),
   );
 
@@ -51,9 +53,14 @@ function harm(outcome: Outcome, step: { technique: string; minutes: object }): b
   const minutes = step.minutes as { L?: number; R?: number; mid?: number };
   if (outcome.withoutMedia?.some((medium) => medium === technique.medium) && !scope) return true;
   if (outcome.kind !== "exclude") return false;
-  const touches = !scope?.regions || technique.doses.some((dose) => scope.regions!.includes(dose.region));
+  const touched = technique.reach.flatMap(({ places }) => places);
+  const touches =
+    (!scope?.regions || touched.some((place) => scope.regions!.includes(placeOf(place).region))) &&
+    (!scope?.places || scope.places.some((place) => touched.includes(place)));
+  // a lever that names no joints moves those where it is laid on
+  const moves = !scope?.joints || scope.joints.some((joint) => jointsMoved(technique).includes(joint));
   const does = !scope?.tags || scope.tags.some((tag) => hasTag(technique, tag));
-  if (!touches || !does || scope?.fromDepth || scope?.fromPressure) return false;
+  if (!touches || !moves || !does || scope?.fromDepth || scope?.fromPressure) return false;
   if (scope?.side && technique.sided) return (minutes[scope.side] ?? 0) > 1e-6;
   return true;
 }

@@ -1,9 +1,10 @@
 import { depthOf } from "../anatomy/layers";
+import { placeOf, type PlaceKey } from "../anatomy/places";
 import { regionKeys, type RegionKey } from "../anatomy/regions";
 import { isActive, type Outcome } from "../screening/outcome";
 import { positionsLeft, timeLimits, verdictOn, type Verdict } from "../screening/verdict";
 import { catalogue } from "../techniques/catalogue";
-import { isStrong, type Medium, type Position, type Technique } from "../techniques/technique";
+import { isStrong, type Medium, type Position, type Reach, type Technique } from "../techniques/technique";
 import { minutesOf, type PlanInput, type StepMinutes } from "./plan";
 import { templateOf } from "./template";
 
@@ -61,15 +62,27 @@ export function neededCover(technique: Technique): number {
 /** Dry work first, then what goes either way, then oil: skin that is oiled gives no grip. */
 const mediumRank: Record<Medium, number> = { dry: 0, wax: 1, any: 1, oil: 2 };
 
+/** Places of a region in which a technique works in earnest: those of the structure that gets most of it there. */
+export function dwellsIn(technique: Technique, region: RegionKey): readonly PlaceKey[] {
+  const here = technique.reach.filter(({ places }) => placeOf(places[0]!).region === region);
+  return (
+    here.reduce<Reach | undefined>((most, each) => (most && most.share >= each.share ? most : each), undefined)
+      ?.places ?? []
+  );
+}
+
 /**
- * Whether `cover` softens `region` one layer above `technique`. Preparation must not need more lubrication than what
- * it prepares, and closing strokes come too late to prepare anything.
+ * Whether `cover` softens what lies one layer above `technique`, in the very place `technique` dwells in within `region`.
+ * Preparation must not need more lubrication than what it prepares, and closing strokes come too late to prepare anything.
  */
 export function prepares(cover: Technique, technique: Technique, region: RegionKey): boolean {
   const needed = neededCover(technique);
   if (needed === 0 || cover.key === technique.key || workingDepth(cover) !== needed) return false;
   if (cover.phase === "close" || mediumRank[cover.medium] > mediumRank[technique.medium]) return false;
-  return cover.doses.some((dose) => dose.region === region && dose.share >= rulebook.softens);
+  const places = dwellsIn(technique, region);
+  return cover.reach.some(
+    (reach) => reach.share >= rulebook.softens && reach.places.some((place) => places.includes(place)),
+  );
 }
 
 /** What is asked of many times while solving and never changes for one input. */

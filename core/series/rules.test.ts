@@ -5,7 +5,7 @@ import { greedyPlan } from "./greedy";
 import { orderSteps, turnsIn } from "./order";
 import type { PlanInput, PlannedSession, Step } from "./plan";
 import { breaches, type RuleName } from "./rules";
-import { neededCover, prepares, regionsWorked, whyNot } from "./rulebook";
+import { neededCover, needsOpened, prepares, regionsWorked, whyNot } from "./rulebook";
 
 const lawful = greedyPlan(exampleInput)!;
 const rulesBroken = (sessions: readonly PlannedSession[], input: PlanInput = exampleInput): RuleName[] => [
@@ -62,12 +62,14 @@ describe("the rule checker", () => {
   });
 
   it("asks for outer work in earlier sessions before going deep", () => {
-    const deep = lawful.findIndex((session) => session.steps.some((each) => each.technique === "psoas-wait"));
+    const entered = lawful.flatMap(({ steps }) => steps.map((each) => techniqueOf(each.technique))).find(needsOpened)!;
+    const [region] = regionsWorked(entered);
+    const deep = lawful.findIndex((session) => session.steps.some((each) => each.technique === entered.key));
     const bare = lawful.map((session, i) =>
       i < deep
         ? {
             steps: session.steps.filter(
-              (each) => !techniqueOf(each.technique).doses.some((dose) => dose.region === "belly"),
+              (each) => !techniqueOf(each.technique).doses.some((dose) => dose.region === region),
             ),
           }
         : session,

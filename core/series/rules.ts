@@ -1,9 +1,11 @@
+import { placeNames } from "../anatomy/places";
 import { regionKeys, regionName } from "../anatomy/regions";
 import { catalogue, techniqueOf } from "../techniques/catalogue";
 import { positionName, type Technique } from "../techniques/technique";
 import { minutesOf, sessionMinutes, type PlanInput, type PlannedSession, type Step } from "./plan";
 import {
   complaintNeed,
+  dwellsIn,
   facing,
   isClosing,
   isLightBlock,
@@ -138,7 +140,7 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
             say(
               "preparation",
               s,
-              `${technique.name} is not prepared: nothing softens the layer above it in ${regionName(region).toLowerCase()} first.`,
+              `${technique.name} is not prepared: nothing softens the layer above it at the ${placeNames(dwellsIn(technique, region))} first.`,
             );
       if (needsOpened(technique))
         for (const region of regionsWorked(technique)) {

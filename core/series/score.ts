@@ -1,5 +1,7 @@
 import { depthOf } from "../anatomy/layers";
+import type { PlaceKey } from "../anatomy/places";
 import { regionKeys, type RegionKey } from "../anatomy/regions";
+import { partsOf, structureOf, structures } from "../anatomy/structures";
 import { techniqueOf } from "../techniques/catalogue";
 import type { Technique } from "../techniques/technique";
 import type { Target } from "../reading/target";
@@ -29,12 +31,37 @@ export type CoverageItem = {
 export const positionCost = 0.25;
 export const loadCost = 0.004;
 
+/** What a target is made of: its structures, and every place they lie in. */
+type Aimed = { structures: ReadonlySet<string>; places: ReadonlySet<PlaceKey>; depth: number };
+const aimed = new WeakMap<Target, Aimed>();
+function aimedAt(target: Target): Aimed {
+  const known = aimed.get(target);
+  if (known) return known;
+  const keys =
+    target.structures?.flatMap(partsOf) ??
+    structures.filter(({ region, layer }) => region === target.region && layer === target.layer).map(({ key }) => key);
+  const made = {
+    structures: new Set(keys),
+    places: new Set(keys.flatMap((key) => structureOf(key)!.places)),
+    depth: depthOf(target.layer),
+  };
+  aimed.set(target, made);
+  return made;
+}
+
+/** What work in the same place is worth to a target when it reaches something else there, by how many layers apart. */
+const beside = [0.5, 0.35, 0.1, 0.1, 0.1] as const;
+
+/** Useful share of a minute: of what reaches the target's structure itself, or less of what reaches its place. */
 function targetDose(target: Target, technique: Technique): { L: number; R: number; mid: number } {
+  const { structures: own, places, depth } = aimedAt(target);
   let share = 0;
-  for (const dose of technique.doses) {
-    if (dose.region !== target.region) continue;
-    const apart = Math.abs(depthOf(dose.layer) - depthOf(target.layer));
-    share += dose.share * (apart === 0 ? 1 : apart === 1 ? 0.35 : 0.1);
+  for (const reach of technique.reach) {
+    if (own.has(reach.structure)) share = Math.max(share, reach.share);
+    else if (reach.places.some((place) => places.has(place))) {
+      const apart = Math.abs(depthOf(structureOf(reach.structure)!.layer) - depth);
+      share = Math.max(share, reach.share * beside[apart]!);
+    }
   }
   if (target.side === "both") return { L: share, R: share, mid: share };
   return { L: target.side === "L" ? share : 0, R: target.side === "R" ? share : 0, mid: share / 2 };
@@ -62,9 +89,10 @@ export function coverageItems(input: PlanInput): CoverageItem[] {
         wanted: (value / emphasis) * 0.75 * input.tableMinutes,
         session: index,
         dose: (technique) => {
-          const reach = technique.doses
-            .filter((dose) => dose.region === region)
-            .reduce((sum, dose) => sum + dose.share, 0);
+          const reach = Math.min(
+            1,
+            technique.doses.filter((dose) => dose.region === region).reduce((sum, dose) => sum + dose.share, 0),
+          );
           // work at the depth the session is for counts fully, lighter work for less
           const depth = 0.7 + 0.3 * Math.min(1, workingDepth(technique) / depthOf(session.ceiling));
           const worth = reach * depth;

@@ -1,3 +1,5 @@
+import { jointsAt } from "../anatomy/joints";
+import { regionsOf, type PlaceKey } from "../anatomy/places";
 import type { RegionKey } from "../anatomy/regions";
 import type { Technique } from "./technique";
 
@@ -13,6 +15,7 @@ export const safetyTags = {
     "ham-pin-straighten",
     "calf-pin",
     "rectus-bend",
+    "quad-pin",
     "collar-turn",
     "wrist-pin",
     "shin-line",
@@ -21,6 +24,7 @@ export const safetyTags = {
   "skull-base pressure": ["hand-cushion-skull", "levator-strip", "lt-skull-base", "side-forearm-neck"],
   "sustained point": [
     "cord-hold",
+    "trap-point",
     "pin-turn",
     "scap-hook",
     "subscap-reach",
@@ -40,7 +44,16 @@ export const safetyTags = {
   unwinding: ["lt-unwind-neck"],
   armpit: ["subscap-reach"],
   elbow: ["sit-bone-hook"],
-  thumb: ["groove-strip", "deep-groove-reach", "crest-inch", "scalene-creep", "wrist-pin", "cord-hold", "foot-open"],
+  thumb: [
+    "groove-strip",
+    "deep-groove-reach",
+    "crest-inch",
+    "scalene-creep",
+    "wrist-pin",
+    "cord-hold",
+    "trap-point",
+    "foot-open",
+  ],
   jaw: ["masseter-melt", "temporalis-wait", "lt-vault"],
 } as const satisfies Record<string, readonly string[]>;
 
@@ -65,10 +78,41 @@ for (const [tag, keys] of Object.entries(safetyTags) as [SafetyTag, readonly str
 export const hasTag = (technique: Technique, tag: SafetyTag): boolean =>
   tagsByTechnique.get(technique.key)?.has(tag) ?? false;
 
-/** Every region a technique's hands reach, however briefly: what an excluded area is judged by. */
-export const regionsTouched = (technique: Technique): RegionKey[] => [
-  ...new Set(technique.doses.map((dose) => dose.region)),
-];
+const touched = new WeakMap<Technique, readonly PlaceKey[]>();
+/** Every place a technique's hands reach, however briefly: what an excluded area is judged by. */
+export function placesTouched(technique: Technique): readonly PlaceKey[] {
+  const known = touched.get(technique) ?? [...new Set(technique.reach.flatMap(({ places }) => places))];
+  touched.set(technique, known);
+  return known;
+}
+
+/** The regions of these places. */
+export const regionsTouched = (technique: Technique): RegionKey[] => regionsOf(placesTouched(technique));
+
+/** Joints that levers and stretches move. What is not named moves every joint where it reaches. Common practice. */
+const moved: Readonly<Record<string, string>> = {
+  "leg-as-lever": "hip-joint knee-joint sacroiliac lumbosacral lumbar-segments",
+  "open-close-twist": "lumbar-segments thoracic-segments rib-joints lumbosacral",
+  "arm-off-lat": "shoulder-joint blade-on-ribs collarbone-outer collarbone-inner elbow-joint",
+  "hip-lift-press": "hip-joint sacroiliac lumbosacral lumbar-segments",
+  "delt-across": "shoulder-joint blade-on-ribs collarbone-outer collarbone-inner elbow-joint",
+  "roll-glide": "hip-joint knee-joint sacroiliac lumbosacral lumbar-segments",
+  "ham-pin-straighten": "knee-joint kneecap-joint",
+  "calf-pin": "ankle-joint subtalar",
+  "rectus-bend": "knee-joint kneecap-joint hip-joint",
+  "quad-pin": "knee-joint kneecap-joint",
+  "collar-turn": "neck-joints atlas-axis skull-atlas neck-root",
+  "wrist-pin": "wrist-joint forearm-turn thumb-base knuckles finger-joints elbow-joint",
+  "shin-line": "hip-joint knee-joint kneecap-joint",
+};
+
+const joints = new WeakMap<Technique, readonly string[]>();
+/** The joints a technique moves: what a rule about a joint is judged by. */
+export function jointsMoved(technique: Technique): readonly string[] {
+  const known = joints.get(technique) ?? moved[technique.key]?.split(" ") ?? jointsAt(placesTouched(technique));
+  joints.set(technique, known);
+  return known;
+}
 
 /**
  * The lightest pressure a technique can still be done at: two points under its usual, one where it has to reach

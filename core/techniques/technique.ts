@@ -1,4 +1,5 @@
 import type { LayerKey } from "../anatomy/layers";
+import type { PlaceKey } from "../anatomy/places";
 import type { RegionKey } from "../anatomy/regions";
 import type { Minutes } from "../units";
 
@@ -15,7 +16,10 @@ export type Phase = "open" | "warm" | "work" | "balance" | "close";
 /** The practitioner's parts that a technique tires, 0–3 per minute of work. */
 export type Load = Partial<Record<"thumb" | "fingers" | "wrist" | "shoulder" | "back", 1 | 2 | 3>>;
 
-/** How much of a technique's time reaches a layer of a region (0–1). */
+/** How much of a technique's time reaches a structure (0–1), and in which of the places it lies in. */
+export type Reach = { structure: string; places: readonly PlaceKey[]; share: number };
+
+/** How much of a technique's time reaches a layer of a region (0–1): the most that any structure there gets. */
 export type Dose = { region: RegionKey; layer: LayerKey; share: number };
 
 export type Technique = {
@@ -36,6 +40,9 @@ export type Technique = {
   pressure: number;
   /** Done on the left and on the right. */
   sided: boolean;
+  /** What the hands work on. */
+  reach: readonly Reach[];
+  /** The same by region and layer, as the plan counts: follows from `reach`. */
   doses: readonly Dose[];
   stopWhen: string;
   /** Needs consent for a sensitive area, every session. */

@@ -1,15 +1,18 @@
+import { structureOf } from "../anatomy/structures";
 import type { Target } from "../reading/target";
 import type { PlanInput } from "../series/plan";
 
 const target = (
   id: string,
   name: string,
-  region: Target["region"],
-  layer: Target["layer"],
+  structure: string,
   side: Target["side"],
   weight: number,
   wanted: number,
-): Target => ({ id, name, region, layer, side, weight, wanted, because: `${name}.` });
+): Target => {
+  const { region, layer } = structureOf(structure)!;
+  return { id, name, structures: [structure], region, layer, side, weight, wanted, because: `${name}.` };
+};
 
 /** An invented client for tests and benchmarks: bent over a bench, right shoulder low, tired low back. */
 export const exampleInput: PlanInput = {
@@ -23,14 +26,14 @@ export const exampleInput: PlanInput = {
   locks: [],
   done: [],
   targets: [
-    target("a", "Right upper trapezius", "neck", "SM", "R", 3, 18),
-    target("b", "Lumbar erectors", "low-back", "SM", "both", 3, 30),
-    target("c", "Right hip rotators", "pelvis", "DM", "R", 2, 15),
-    target("d", "Right pectoralis minor", "chest", "DM", "R", 2, 12),
-    target("e", "Hip flexors", "belly", "DM", "both", 2, 16),
-    target("f", "Left calf", "leg", "SM", "L", 1, 10),
-    target("g", "Hamstrings", "thigh", "SM", "both", 1.5, 20),
-    target("h", "Suboccipitals", "neck", "DM", "both", 2, 16),
+    target("a", "Right upper trapezius", "upper-trapezius", "R", 3, 18),
+    target("b", "Lumbar erectors", "lumbar-erectors", "both", 3, 30),
+    target("c", "Right hip rotators", "hip-rotators", "R", 2, 15),
+    target("d", "Right pectoralis minor", "pectoralis-minor", "R", 2, 12),
+    target("e", "Hip flexors", "iliopsoas", "both", 2, 16),
+    target("f", "Left calf", "calf", "L", 1, 10),
+    target("g", "Hamstrings", "hamstrings", "both", 1.5, 20),
+    target("h", "Suboccipitals", "suboccipitals", "both", 2, 16),
   ],
 };
 

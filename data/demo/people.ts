@@ -40,7 +40,7 @@ const found = (
   ease: Found["ease"] = "",
 ): Found => ({
   region,
-  structure: `${region}.${structure}`,
+  structure,
   side,
   layer,
   quality,
@@ -142,7 +142,7 @@ export const people: Person[] = [
     interval: 7,
     visits: 3,
     found: [
-      found("shoulder", "serratus-anterior", "R", "SM", "drag", [3, 3], 4, "front", "back"),
+      found("chest", "serratus-anterior", "R", "SM", "drag", [3, 3], 4, "front", "back"),
       found("shoulder", "rhomboids", "R", "DM", "band", [2, 2], 3, "in", "out"),
       found("chest", "pectoralis-minor", "R", "DM", "tether", [2, 2], 2, "out", "in"),
     ],

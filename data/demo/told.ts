@@ -56,7 +56,7 @@ const told: Record<string, Partial<Told>> = {
       { what: "new left knee", condition: "joint-replacement", when: "14 months ago", where: "left knee" },
       { what: "high blood pressure, on tablets", condition: "blood-pressure", when: "about 10 years", answer: "yes" },
     ],
-    wishes: { areasOut: [{ region: "leg", side: "L" }] },
+    wishes: { areasOut: [{ region: "leg", places: ["sole"], side: "L" }] },
   },
 };
 

@@ -6,10 +6,20 @@ import { walls } from "./004-walls";
 import { complaints } from "./005-complaints";
 import { standings } from "./006-standings";
 import { handStandings } from "./007-hand-standings";
+import { structuresNamed } from "./008-structures";
 import { grantSql } from "./grants";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
-const migrations: Migration[] = [firstPath, intake, stand, walls, complaints, standings, handStandings];
+const migrations: Migration[] = [
+  firstPath,
+  intake,
+  stand,
+  walls,
+  complaints,
+  standings,
+  handStandings,
+  structuresNamed,
+];
 
 /** Migrations are imported statically, so that the bundled server carries them. */
 export const migrationSource: Knex.MigrationSource<Migration> = {

@@ -1,4 +1,4 @@
-import { readPlace } from "../../anatomy/places";
+import { readPlace } from "../../anatomy/read-place";
 import { drugs, families } from "./drugs";
 import { realWords } from "./real-words";
 import { commentary, filler, others } from "./small-talk";

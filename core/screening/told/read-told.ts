@@ -1,4 +1,4 @@
-import { readPlace, type Place } from "../../anatomy/places";
+import { readPlace, type NamedPlace } from "../../anatomy/read-place";
 import type { IsoDay } from "../../days";
 import { conditionOf } from "../conditions";
 import type { RoughDate } from "../rough-date";
@@ -20,7 +20,7 @@ export type Read = {
   /** Not understood, and taken as a medicine. */
   medicine: boolean;
   when: RoughDate | null;
-  place: Place | null;
+  place: NamedPlace | null;
 };
 
 /** Conditions that stand for a question of the refer-first list. */

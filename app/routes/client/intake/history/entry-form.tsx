@@ -7,8 +7,8 @@ import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { useFetcher } from "react-router";
-import { readPlace } from "~core/anatomy/places";
-import { regionName } from "~core/anatomy/regions";
+import { readPlace } from "~core/anatomy/read-place";
+import { nameOf } from "~core/anatomy/places";
 import type { IsoDay } from "~core/days";
 import { conditionOf, entryKinds, type EntryKind } from "~core/screening/conditions";
 import type { TypedEntry } from "~core/screening/entry";
@@ -211,7 +211,7 @@ export function EntryForm({
             helperText={
               error("where") ??
               (where
-                ? `${regionName(where.region)}${where.side ? `, ${sideWord[where.side]}` : ""}`
+                ? `${nameOf(where.region, where.places)}${where.side ? `, ${sideWord[where.side]}` : ""}`
                 : asks
                   ? "without a place it counts everywhere"
                   : " ")

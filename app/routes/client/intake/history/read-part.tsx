@@ -5,7 +5,7 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useMemo } from "react";
-import { regionName } from "~core/anatomy/regions";
+import { nameOf } from "~core/anatomy/places";
 import type { IsoDay } from "~core/days";
 import { conditionOf, entryKinds } from "~core/screening/conditions";
 import { consequences } from "~core/screening/consequence";
@@ -58,7 +58,7 @@ export function ReadPart({
   const question = needsAnswer(part) ? (condition?.question ?? unknownQuestion) : undefined;
   const open = question !== undefined && typed.answer === null;
   const facts = [
-    read?.region ? `${regionName(read.region).toLowerCase()}${read.side ? sideWord[read.side] : ""}` : "",
+    read?.region ? `${nameOf(read.region, read.places)}${read.side ? sideWord[read.side] : ""}` : "",
     read?.when
       ? read.when.earliest === read.when.latest
         ? shortDay(read.when.latest, today)

@@ -1,4 +1,4 @@
-import { readPlace } from "~core/anatomy/places";
+import { readPlace } from "~core/anatomy/read-place";
 import type { IsoDay } from "~core/days";
 import { conditionOf } from "~core/screening/conditions";
 import type { TypedEntry } from "~core/screening/entry";

@@ -1,4 +1,5 @@
 import { array, boolean, number, object, string } from "yup";
+import { places } from "~core/anatomy/places";
 import { regionKeys, type RegionKey } from "~core/anatomy/regions";
 import type { Position } from "~core/techniques/technique";
 
@@ -23,10 +24,20 @@ export const wishesSchema = object({
       region: string<RegionKey>()
         .oneOf([...regionKeys], "Area: “${value}” is not one of the regions.")
         .required(),
+      places: array(
+        string()
+          .oneOf(
+            places.map(({ key }) => key),
+            "Area: “${value}” is not one of the places.",
+          )
+          .required(),
+      )
+        .max(12)
+        .optional(),
       side: string<"L" | "R" | "both">().oneOf(["L", "R", "both"]).required(),
     }),
   )
-    .max(22)
+    .max(60)
     .default([]),
   pauseWord: string().trim().default("").max(40, "Pause word: at most 40 characters."),
   chaperone: boolean().required(),

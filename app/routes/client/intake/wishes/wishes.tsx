@@ -12,8 +12,8 @@ import Typography from "@mui/material/Typography";
 import { useEffect, useState, type ReactNode } from "react";
 import { data, Link, useFetcher } from "react-router";
 import type { Route } from "./+types/wishes";
-import { readPlace } from "~core/anatomy/places";
-import { regionName } from "~core/anatomy/regions";
+import { readPlace } from "~core/anatomy/read-place";
+import { nameOf } from "~core/anatomy/places";
 import type { Preferences } from "~core/screening/facts";
 import { positionName } from "~core/techniques/technique";
 import { inSession } from "~app/session.server";
@@ -58,6 +58,10 @@ export function action({ params, context }: Route.ActionArgs) {
 
 const sideWord = { L: ", left", R: ", right", both: "" } as const;
 
+/** "sole, left". */
+const areaWords = ({ region, places, side }: Preferences["areasOut"][number]): string =>
+  `${nameOf(region, places)}${sideWord[side]}`;
+
 /** What the client wants and does not want. Every choice filters the plan at once. */
 export default function Wishes({ loaderData: { clientId, pressureCeiling, wishes: stored } }: Route.ComponentProps) {
   const fetcher = useFetcher<{ ok?: boolean; errors?: FieldErrors; stale?: boolean }>();
@@ -72,8 +76,9 @@ export default function Wishes({ loaderData: { clientId, pressureCeiling, wishes
   const place = readPlace(area);
   const addArea = () => {
     if (!place) return;
-    const next = { region: place.region, side: place.side ?? ("both" as const) };
-    if (!wishes.areasOut.some((each) => each.region === next.region && each.side === next.side))
+    const { region, places, side } = place;
+    const next = { region, ...(places.length > 0 ? { places: [...places] } : {}), side: side ?? ("both" as const) };
+    if (!wishes.areasOut.some((each) => areaWords(each) === areaWords(next)))
       set({ areasOut: [...wishes.areasOut, next] });
     setArea("");
   };
@@ -172,8 +177,8 @@ export default function Wishes({ loaderData: { clientId, pressureCeiling, wishes
           <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center" }}>
             {wishes.areasOut.map((each) => (
               <Chip
-                key={`${each.region} ${each.side}`}
-                label={`${regionName(each.region)}${sideWord[each.side]}`}
+                key={areaWords(each)}
+                label={areaWords(each)}
                 onDelete={() => set({ areasOut: wishes.areasOut.filter((other) => other !== each) })}
                 sx={{ borderRadius: "6px" }}
               />
@@ -191,7 +196,7 @@ export default function Wishes({ loaderData: { clientId, pressureCeiling, wishes
               sx={{ width: 200 }}
             />
             <Button variant="outlined" disabled={!place} onClick={addArea}>
-              {place ? `Add ${regionName(place.region).toLowerCase()}${sideWord[place.side ?? "both"]}` : "Add"}
+              {place ? `Add ${areaWords({ ...place, side: place.side ?? "both" })}` : "Add"}
             </Button>
           </Box>
         </Line>
