@@ -1,7 +1,14 @@
 /** The rooms of the house and which way imports may point. See README. */
-const computing = ["stemmer", "fastest-levenshtein", "highs", "date-fns", "d3", "d3-[a-z-]+", "@stdlib/[a-z-]+"].join(
-  "|",
-);
+const computing = [
+  "stemmer",
+  "fastest-levenshtein",
+  "highs",
+  "date-fns",
+  "d3",
+  "d3-[a-z-]+",
+  "@stdlib/[a-z-]+",
+  "polygon-clipping",
+].join("|");
 
 /**
  * The rooms of core, and which others each may look into: the arrows run one way, from what is known of the body to what

@@ -101,7 +101,7 @@ Ball of the little finger | SM palm | wrist bones – little finger | knuckles f
 Pectoralis major, upper | SM upper-chest collarbone | inner collarbone – upper arm crest | shoulder-joint flexion, adduction, inward-turn | 60 | clavicular pectoral, pec major
 Pectoralis major, lower | SM upper-chest breast breastbone armpit | breastbone and rib cartilage – upper arm crest | shoulder-joint adduction, inward-turn, extension | -60 | sternal pectoral, pectoralis major
 Thoracic erectors | SM t-mid t-low t-upper | crest, spines and ribs – ribs and thoracic processes | thoracic-segments extension, side-bend | 0 | upper back ropes, longissimus thoracis
-Latissimus | SM flank t-low armpit blade side-ribs | spines T7 to crest, last ribs – front of the upper arm | shoulder-joint extension, adduction, inward-turn | -35 | latissimus dorsi, lats, broad back muscle
+Latissimus | SM flank t-low l-upper armpit blade side-ribs | spines T7 to crest, last ribs – front of the upper arm | shoulder-joint extension, adduction, inward-turn | -35 | latissimus dorsi, lats, broad back muscle
 Lumbar erectors | SM l-upper l-low | sacrum and crest – lower ribs and lumbar processes | lumbar-segments extension, side-bend | 0 | erector spinae, low back ropes, iliocostalis lumborum
 Rectus abdominis | SM mid-belly upper-belly lower-belly | pubis – xiphoid and ribs 5 to 7 | lumbar-segments flexion | 0 | six pack, straight belly muscle
 External oblique | SM waist rib-edge lower-belly | ribs 5 to 12 – crest, white line | lumbar-segments flexion, side-bend, rotation | -45 | obliques, outer oblique

@@ -5,8 +5,6 @@ import type { Unit } from "../units";
 import { stanceLine } from "./stance-line";
 import { pointsOfView, usualDepth, views, viewName } from "./view";
 import { landmarks, pointName, splitPoint } from "../anatomy/landmarks";
-import { bodyParts, faceOf, partCentre } from "../anatomy/body-map";
-import { regionKeys } from "../anatomy/regions";
 
 const metric = (key: MetricKey) => metrics.find((each) => each.key === key)!;
 const said = (key: MetricKey, value: number, unit: Unit = metric(key).unit) =>
@@ -170,20 +168,5 @@ describe("the stance line", () => {
     expect(stanceLine({ view: "front", setup, marks: unscaled })).toBeUndefined();
     const line = stanceLine({ view: "front", setup, marks: front })!;
     expect(line.chains).toHaveLength(3);
-  });
-});
-
-describe("the body map", () => {
-  it("shows every region on the face it is best seen on, once for each side, with a place for its mark", () => {
-    for (const region of regionKeys) {
-      const own = bodyParts(faceOf(region)).filter((part) => part.region === region);
-      expect({ region, sides: own.map((part) => part.side).sort() }).toEqual({ region, sides: ["L", "R"] });
-      expect(partCentre[region].x).toBeLessThanOrEqual(100);
-    }
-  });
-
-  it("puts the client's left on the right of the front and on the left of the back", () => {
-    expect(bodyParts("front").find((part) => part.mirrored)!.side).toBe("L");
-    expect(bodyParts("back").find((part) => part.mirrored)!.side).toBe("R");
   });
 });

@@ -4,7 +4,7 @@ import { regionKeys, type RegionKey } from "../anatomy/regions";
 import { isActive, type Outcome } from "../screening/outcome";
 import { positionsLeft, timeLimits, verdictOn, type Verdict } from "../screening/verdict";
 import { catalogue } from "../techniques/catalogue";
-import { isStrong, type Medium, type Position, type Reach, type Technique } from "../techniques/technique";
+import { isStrong, type Medium, type Position, type Technique } from "../techniques/technique";
 import { minutesOf, type PlanInput, type StepMinutes } from "./plan";
 import { templateOf } from "./template";
 
@@ -62,13 +62,11 @@ export function neededCover(technique: Technique): number {
 /** Dry work first, then what goes either way, then oil: skin that is oiled gives no grip. */
 const mediumRank: Record<Medium, number> = { dry: 0, wax: 1, any: 1, oil: 2 };
 
-/** Places of a region in which a technique works in earnest: those of the structure that gets most of it there. */
+/** Places of a region in which a technique works in earnest: those of what gets most of it there. */
 export function dwellsIn(technique: Technique, region: RegionKey): readonly PlaceKey[] {
   const here = technique.reach.filter(({ places }) => placeOf(places[0]!).region === region);
-  return (
-    here.reduce<Reach | undefined>((most, each) => (most && most.share >= each.share ? most : each), undefined)
-      ?.places ?? []
-  );
+  const most = Math.max(...here.map(({ share }) => share));
+  return [...new Set(here.filter(({ share }) => share === most).flatMap(({ places }) => places))];
 }
 
 /**

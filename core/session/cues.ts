@@ -3,7 +3,7 @@ import type { School } from "../screening/facts";
 import type { Outcome } from "../screening/outcome";
 import { reaches, verdictOn } from "../screening/verdict";
 import { zonesOf } from "../screening/zones";
-import { hasTag, regionsTouched } from "../techniques/safety-tags";
+import { hasTag, placesTouched } from "../techniques/safety-tags";
 import type { Technique } from "../techniques/technique";
 
 /** What has to be known about one technique at the table, today and with this client. */
@@ -39,7 +39,7 @@ export function cuesFor(technique: Technique, cautions: readonly Outcome[], ceil
       .filter((caution) => caution.instead !== undefined && skin && !caution.instead.includes("gloves"))
       .map((caution) => `Use ${caution.instead}`),
     here: cautionsAt(technique, cautions),
-    clear: [...new Set(zonesOf(regionsTouched(technique)).map((zone) => zone.name.toLowerCase()))],
+    clear: [...new Set(zonesOf(placesTouched(technique)).map((zone) => zone.name.toLowerCase()))],
     hold: hasTag(technique, "sustained point")
       ? `Hold ${school.hold.least}–${school.hold.most} s, ${wayWord[school.way]}`
       : undefined,

@@ -19,8 +19,8 @@ const rows = `
 settle-touch | Settling touch | Two still palms. Match the breath before anything moves. | SF A D open 2(1) 2 | skin-of-the-low-back@l-upper,l-low*.2 | whole
 side-breath | Breath at the side ribs | One palm over the side ribs, one over the belly's flank; follow until the breath reaches both. | SF LT D open 3(2) 1 | skin-of-the-side-ribs@side-ribs*.3 skin-of-the-belly@upper-belly,waist*.2 | whole
 leg-rock | Leg rock | Lift both ankles a little, lengthen, sway side to side, then press the feet headward and look at the hips again. | AR P D open 2(1) 2 b1 | hip-joint*.3 sacroiliac*.2 ankle-joint*.2 | whole
-broad-compress | Broad compressions | Rhythmic palm presses through cloth, from the shoulders to the calves. | DF PS D warm 3(2) 4 w1 | upper-back-fascia*.4 thoracolumbar-fascia*.5 gluteal-fascia*.5 thigh-fascia@thigh-back*.4 crural-fascia@calf*.4 | whole
-broad-compress-front | Broad compressions, front | Rhythmic palm presses through cloth on chest, hip fronts, thighs and arms. | DF S D warm 3(2) 4 w1 | pectoral-fascia@upper-chest*.4 abdominal-fascia@lower-belly,waist*.4 thigh-fascia@thigh-front*.4 arm-fascia*.4 shoulder-fascia@shoulder-point*.4 | whole
+broad-compress | Broad compressions | Rhythmic palm presses through cloth, from the shoulders to the calves. | DF PS D warm 3(2) 4 w1 | upper-back-fascia*.4 thoracolumbar-fascia*.5 gluteal-fascia*.5 thigh-fascia@thigh-back*.4 crural-fascia@calf,outer-leg*.4 | whole
+broad-compress-front | Broad compressions, front | Rhythmic palm presses through cloth on chest, hip fronts, thighs and arms. | DF S D warm 3(2) 4 w1 | pectoral-fascia@upper-chest*.4 abdominal-fascia@lower-belly,waist*.4 thigh-fascia@thigh-front,thigh-inner*.4 arm-fascia*.4 shoulder-fascia@shoulder-point*.4 forearm-fascia@forearm-front,forearm-back*.4 | whole
 long-glide | Long glides | Slow gliding strokes to the skull base; stop there and hold. Feel the whole spine on the way. | SF P O close 4(2) 3 s1 | skin-of-the-upper-back*.5 skin-of-the-low-back*.4 skin-of-the-nape*.3 | whole
 node-sweep | Node sweep | Feather strokes to the armpits and groins. | SF S O close 2(1) 1 | skin-of-the-chest@upper-chest*.4 skin-of-the-armpit@armpit*.4 skin-of-the-upper-arm*.3 skin-of-the-belly@groin*.2 | whole
 head-cradle | Head cradle | The head rests in both hands; the scalp moves slowly. | LT S A close 4(2) 1 f1 | scalp*.6 skin-of-the-nape@skull-base,neck-back*.4 | whole
@@ -30,12 +30,12 @@ resting-hold | Resting hold | One still hand on the shoulder blade, one on the s
 seated-cradle | Brow and skull-base cradle | Forehead in one palm, skull base in the other; let the neck rest. | LT LT A close 3(2) 1 f1 | skin-of-the-nape@skull-base*.5 scalp@forehead,back-of-head*.4 | whole
 rise-slowly | Rise slowly | To the side, sit, breathe, stand, feel both feet. | SF A D close 2(2) 0 | - | whole
 # back, dry
-curl-lift-back | Curl and lift | Gather a large fold between fingers and thumbs, curl it into an arc, push slowly. Small folds pinch. | SF P D warm 4(2) 4 t2 f2 | skin-of-the-upper-back*.6 skin-of-the-low-back*.6
-skin-roll-back | Skin roll | Let a fold travel slowly. Where it stops is a restriction. | SF P D warm 4(2) 5 t2 f2 | skin-of-the-upper-back*.5 skin-of-the-low-back*.5 skin-over-the-blade@blade*.2
+curl-lift-back | Curl and lift | Gather a large fold between fingers and thumbs, curl it into an arc, push slowly. Small folds pinch. | SF P D warm 4(2) 4 t2 f2 | skin-of-the-upper-back*.6 skin-of-the-low-back*.6 skin-over-the-sacrum@sacrum*.3
+skin-roll-back | Skin roll | Let a fold travel slowly. Where it stops is a restriction. | SF P D warm 4(2) 5 t2 f2 | skin-of-the-upper-back*.5 skin-of-the-low-back*.5 skin-over-the-blade@blade,blade-edge*.3 skin-over-the-sacrum@sacrum*.3
 grip-lean-trap | Trapezius grip and lean | Palm and fingers hold the upper trapezius; lean towards the floor, no thumb. | DF P D warm 2(1) 5 f2 | nuchal-fascia@neck-back,shoulder-top*.6 shoulder-fascia@shoulder-top*.5
 push-pull-trap | Push and pull | One hand draws the shoulder up, the other pushes away. | DF P D warm 2(1) 4 s1 | nuchal-fascia@neck-back,shoulder-top*.3 shoulder-fascia@shoulder-top,shoulder-point*.6
 hip-lift-press | Hip lift and press | Raise the front of the pelvis from below; the heel of the other hand follows the erectors down, then half-way up. | SM P D work 3(2) 5 w1 b1 | lumbar-erectors gluteus-maximus*.3
-arm-off-lat | Latissimus pin, arm off the edge | Arm over the table's edge; the palm pins the side of the back while the arm travels headward. | SM P D work 2(1) 5 w1 | latissimus@flank,t-low*.5 teres-major*.6
+arm-off-lat | Latissimus pin, arm off the edge | Arm over the table's edge; the palm pins the side of the back while the arm travels headward. | SM P D work 2(1) 5 w1 | latissimus@flank,t-low,l-upper*.5 teres-major*.6
 lumbar-spread | Low-back spread | One hand holds the hip down, the other spreads the low back headward. | DF P D work 3(2) 4 w1 | thoracolumbar-fascia@l-low,l-upper,flank gluteal-fascia@buttock*.3
 cross-spread | Crossed-palm spread | Crossed palms beside the spine; lean so that they part; wait until it gives. Three trips, never on the spine. | DF P D warm 5(3) 5 w2 | upper-back-fascia thoracolumbar-fascia*.7
 diagonal-spread | Diagonal spread | Hip to opposite shoulder, then the other way. | DF P D warm 2(1) 4 w1 | thoracolumbar-fascia*.6 upper-back-fascia*.4 gluteal-fascia@buttock*.3
@@ -54,7 +54,7 @@ open-close-twist | Open and close | One hand closes one side, the other opens. S
 crest-inch | Crest, inch by inch | Along the edge of the iliac crest, inch by inch. | SM P O work 3(2) 5 t2 | gluteus-medius@hip-side,buttock gluteus-maximus*.7 lumbar-erectors@l-low*.4
 lateral-iron | Outward iron | Hook past the spine, slow outward strokes across trapezius, rhomboids and cuff. | DF P O warm 4(2) 5 w1 | upper-back-fascia*.7 infraspinous-fascia*.7 shoulder-fascia@blade*.5
 cord-hold | Band hold | Creep on to the band's crest, stop before falling off, flat pressure about half a minute. | SM PT A work 2(1) 5 t1 f1 | thoracic-erectors*.7 upper-trapezius@neck-back,shoulder-top*.4
-fist-trap | Soft fists on trapezius | Alternate soft fists on the upper trapezius from the head end. | SM P O warm 2(1) 5 w1 | upper-trapezius@neck-back,shoulder-top*.5 middle-trapezius@blade,shoulder-top*.5
+fist-trap | Soft fists on trapezius | Alternate soft fists on the upper trapezius from the head end. | SM P O warm 2(1) 5 w1 | upper-trapezius@neck-back,shoulder-top,neck-side*.5 middle-trapezius@blade,shoulder-top*.5
 tilt-glide | Tilt and glide | Braced fingers in the sacral groove; the client tips the pelvis on an out-breath and the tissue rolls under still fingers. Stop at the last rib. | DM P W work 4(2) 5 f2 | multifidus-groove piriformis*.4
 bend-glide | Hitch and glide | The client hitches and lowers one hip; glide across the lumbar erectors as it lowers. | SM P W work 3(2) 5 f2 | lumbar-erectors latissimus@flank*.4
 roll-glide | Knee-roll glide | Bent knees roll towards you; glide on the out-breath, then passively. | SM P W work 3(2) 5 f1 | lumbar-erectors*.8 gluteus-maximus*.4

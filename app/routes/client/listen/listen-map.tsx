@@ -1,5 +1,5 @@
 import { useTheme } from "@mui/material/styles";
-import { bodyParts } from "~core/anatomy/body-map";
+import { pathOf, placesSeen } from "~core/anatomy/figure";
 import { freedom, stations, type Listening, type StationKey } from "~core/light-touch/stations";
 
 /** Height of each station on the figure. */
@@ -63,14 +63,8 @@ export function ListenMap({
         left
       </text>
       <g transform="translate(100 8)">
-        {bodyParts("front").map(({ region, side, path, mirrored }) => (
-          <path
-            key={`${region} ${side}`}
-            d={path}
-            transform={mirrored ? "translate(200 0) scale(-1 1)" : undefined}
-            fill={tokens.paper}
-            stroke={tokens.line}
-          />
+        {placesSeen("front").map(({ place, side, points }) => (
+          <path key={`${place} ${side}`} d={pathOf(points)} fill={tokens.paper} stroke={tokens.line} />
         ))}
         {stations.map(({ key }) => (
           <circle

@@ -1,122 +1,114 @@
+import Box from "@mui/material/Box";
+import Slider from "@mui/material/Slider";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useTheme } from "@mui/material/styles";
-import { bodyParts, faceOf, partCentre, type Face } from "~core/anatomy/body-map";
-import { depthOf } from "~core/anatomy/layers";
-import { regionName, type RegionKey } from "~core/anatomy/regions";
+import { useState } from "react";
+import type { FigureView } from "~core/anatomy/figure";
+import { depthOf, layers } from "~core/anatomy/layers";
 import { structureOf } from "~core/anatomy/structures";
+import { placesIn } from "~core/anatomy/places";
 import { latestGrade, type Restriction } from "~core/findings/restriction";
+import type { Side } from "~core/units";
+import { BodyFigure, type FigureMark, type Spot } from "~app/ui/body-figure";
 import { depthColours } from "~app/ui/theme";
+import { findingName } from "./finding";
 
-type Place = { region: RegionKey; side: "L" | "R" };
-const sideWord = { L: "left", R: "right" } as const;
+const pairs = {
+  "front and back": ["front", "back"],
+  sides: ["left", "right"],
+  soles: ["sole"],
+} as const satisfies Record<string, readonly FigureView[]>;
+type Pair = keyof typeof pairs;
 
-/** The lay figure from the front and from the back, with what was felt. Places are buttons. */
+/** The lay figure with what was felt, peeled to a depth: what lies over it fades, what lies under appears. */
 export function BodyMap({
   restrictions,
-  chosen,
-  choose,
+  spot,
+  choosePlace,
+  structure,
+  chooseStructure,
 }: {
   restrictions: readonly Restriction[];
-  chosen: Place | undefined;
-  choose: (place: Place) => void;
+  spot: Spot | undefined;
+  choosePlace: (spot: Spot) => void;
+  structure: { structure: string; side: Side | null } | undefined;
+  chooseStructure: (structure: string, side: Side | null) => void;
 }) {
   const { tokens } = useTheme();
-  const faces: Face[] = ["front", "back"];
-  const marks = restrictions.flatMap((restriction, index) => {
-    const sides = restriction.side === "both" ? (["L", "R"] as const) : [restriction.side];
+  const [pair, setPair] = useState<Pair>("front and back");
+  // 0: the skin with every mark; 1–5: that layer
+  const [depth, setDepth] = useState(0);
+  const layer = depth === 0 ? undefined : layers[depth - 1]!;
+  const marks = restrictions.flatMap((restriction): FigureMark[] => {
     const grade = latestGrade(restriction)?.grade ?? 0;
-    const face = structureFace(restriction);
-    return sides.map((side) => ({ restriction, side, grade, face, index }));
+    const own = structureOf(restriction.structure);
+    const deep = depthOf(restriction.layer);
+    if (depth > 0 && deep > depth) return [];
+    return [
+      {
+        id: restriction.id,
+        text: String(grade),
+        title: `${findingName(restriction)}: grade ${grade}`,
+        ...(own ? { structure: own.key } : {}),
+        places: own?.places ?? placesIn(restriction.region),
+        side: restriction.side,
+        r: 5 + grade * 1.6,
+        fill: depthColours[deep - 1]!,
+        ink: deep <= 2 ? "#2B2622" : "#FFFDFA",
+        faded: depth > 0 && deep < depth,
+      },
+    ];
   });
   return (
-    <svg
-      viewBox="0 0 420 540"
-      width="100%"
-      style={{ maxHeight: "calc(100dvh - 250px)", minHeight: 420, display: "block" }}
-      role="group"
-      aria-label="Body map"
-    >
-      {faces.map((face, f) => (
-        <g key={face} transform={`translate(${f * 215 + 2} 12)`}>
-          <text x={100} y={4} textAnchor="middle" fontSize={13} fill={tokens.inkSoft}>
-            {face}
-          </text>
-          <text x={14} y={30} fontSize={13} fill={tokens.inkSoft}>
-            {face === "front" ? "R" : "L"}
-          </text>
-          <text x={178} y={30} fontSize={13} fill={tokens.inkSoft}>
-            {face === "front" ? "L" : "R"}
-          </text>
-          {bodyParts(face).map(({ region, side, path, mirrored }) => {
-            const active = chosen?.region === region && chosen.side === side;
-            return (
-              <path
-                key={`${region} ${side}`}
-                d={path}
-                transform={mirrored ? "translate(200 0) scale(-1 1)" : undefined}
-                fill={active ? tokens.emberWash : tokens.paper}
-                stroke={active ? tokens.ember : tokens.inkSoft}
-                strokeWidth={active ? 1.8 : 1}
-                strokeLinejoin="round"
-                role="button"
-                tabIndex={0}
-                aria-pressed={active}
-                aria-label={`${regionName(region)}, ${sideWord[side]}, seen from the ${face}`}
-                style={{ cursor: "pointer", outlineOffset: 1 }}
-                onClick={() => choose({ region, side })}
-                onKeyDown={(event) => {
-                  if (event.key !== "Enter" && event.key !== " ") return;
-                  event.preventDefault();
-                  choose({ region, side });
-                }}
-              />
-            );
-          })}
-          {marks
-            .filter((mark) => mark.face === face)
-            .map(({ restriction, side, grade }, i, all) => {
-              const centre = partCentre[restriction.region];
-              const same = all
-                .slice(0, i)
-                .filter((other) => other.restriction.region === restriction.region && other.side === side).length;
-              const leftHalf = (face === "front") === (side === "R");
-              const x = leftHalf ? centre.x : 200 - centre.x;
-              const y = centre.y + same * 15 - (same > 0 ? 4 : 0);
-              const deep = depthOf(restriction.layer);
-              return (
-                <g key={`${restriction.id} ${side}`} pointerEvents="none">
-                  <title>{structureOf(restriction.structure)?.name}</title>
-                  <circle
-                    cx={x}
-                    cy={y}
-                    r={3.5 + grade * 2.2}
-                    fill={depthColours[deep - 1]}
-                    stroke={tokens.ink}
-                    strokeWidth={1.1}
-                  />
-                  <text
-                    x={x}
-                    y={y + 3.6}
-                    textAnchor="middle"
-                    fontSize={10.5}
-                    fontWeight={700}
-                    fill={deep <= 2 ? "#2B2622" : "#FFFDFA"}
-                  >
-                    {grade}
-                  </text>
-                </g>
-              );
-            })}
-        </g>
-      ))}
-    </svg>
+    <Box>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        value={pair}
+        onChange={(_, next: Pair | null) => next && setPair(next)}
+        aria-label="Seen from"
+        sx={{ mb: 0.5 }}
+      >
+        {(Object.keys(pairs) as Pair[]).map((each) => (
+          <ToggleButton key={each} value={each} sx={{ px: 1, fontSize: 13 }}>
+            {each}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      <Box sx={{ px: 2 }}>
+        <Slider
+          aria-label="Peel to layer"
+          value={depth}
+          min={0}
+          max={5}
+          step={1}
+          marks={[
+            { value: 0, label: "all" },
+            ...layers.map(({ depth: value, name }) => ({
+              value,
+              label: name.split(" ")[0]!.toLowerCase() + (name.includes(" ") ? ` ${name.split(" ")[1]!}` : ""),
+            })),
+          ]}
+          getAriaValueText={(value) => (value === 0 ? "all layers" : layers[value - 1]!.name)}
+          onChange={(_, value) => setDepth(value as number)}
+          sx={{ "& .MuiSlider-markLabel": { fontSize: 11.5 } }}
+        />
+      </Box>
+      <Box sx={{ height: { xs: "46dvh", sm: "calc(100dvh - 300px)" }, minHeight: 380 }}>
+        <BodyFigure
+          views={pairs[pair]}
+          label="Body map"
+          marks={marks}
+          chosen={spot}
+          choose={choosePlace}
+          layer={layer?.key}
+          layerFill={layer && `${depthColours[layer.depth - 1]}66`}
+          chosenStructure={structure}
+          chooseStructure={layer && chooseStructure}
+          paint={() => ({ fill: tokens.paper })}
+        />
+      </Box>
+    </Box>
   );
-}
-
-const onBack =
-  /trapezius|hamstring|gluteus|calf|rotators|erector|multifidus|sacr|splenius|suboccip|levator|rhomboid|infraspin|latissimus|quadratus|blade|nuchal|sole/;
-
-/** The face on which a restriction is drawn: that of its structure where the region shows on both. */
-function structureFace(restriction: Restriction): Face {
-  if (restriction.region === "chest" || restriction.region === "belly") return "front";
-  return onBack.test(restriction.structure) ? "back" : faceOf(restriction.region);
 }

@@ -3,23 +3,27 @@ import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
-import { useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { data, useFetcher, useSubmit } from "react-router";
 import type { Route } from "./+types/touch";
-import { layers, layerName, type LayerKey } from "~core/anatomy/layers";
-import { regionName, type RegionKey } from "~core/anatomy/regions";
+import { layerName } from "~core/anatomy/layers";
 import { structureOf } from "~core/anatomy/structures";
 import { historyOf, latestGrade, type Moment, type Restriction } from "~core/findings/restriction";
 import { inSession, keeping } from "~app/session.server";
 import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { useNotify } from "~app/ui/notices";
-import { depthColours } from "~app/ui/theme";
+import type { Spot } from "~app/ui/body-figure";
+import type { Side } from "~core/units";
 import { validate } from "~app/validation";
 import { addRestriction, gradeRestriction, restrictionsOf, setRestrictionRemoved } from "~data/findings";
 import { getClient } from "~data/clients";
 import { BodyMap } from "./body-map";
-import { NewRestriction } from "./new-restriction";
+import { FeltPanel } from "./felt-panel";
+import { findingName, sameSpot, sendingOf, sideFor, type Finding, type Sending } from "./finding";
+import { LineEntry } from "./line-entry";
+import { Sendings } from "./sendings";
+import { StructuresHere } from "./structures-here";
 import { gradingSchema, restrictionSchema } from "./restriction-form";
 
 export const handle = { slim: true };
@@ -57,11 +61,55 @@ export function action({ params, context }: Route.ActionArgs) {
   });
 }
 
+const filters = {
+  all: "All",
+  still: "Still 2 or 3",
+  new: "New",
+  gone: "Gone",
+} as const;
+type Filter = keyof typeof filters;
+
+/** What a filter keeps, seen from a visit: still stuck, first felt at it, or felt free since. */
+function passes(filter: Filter, restriction: Restriction, visit: number): boolean {
+  const latest = latestGrade(restriction)?.grade ?? 0;
+  if (filter === "still") return latest >= 2;
+  if (filter === "new") return restriction.grades.every((each) => each.visit >= visit);
+  return filter === "all" || latest === 0;
+}
+
 export default function Touch({ loaderData: { visit, restrictions } }: Route.ComponentProps) {
   const [moment, setMoment] = useState<Moment>("before");
-  const [peeled, setPeeled] = useState<LayerKey | "all">("all");
-  const [place, setPlace] = useState<{ region: RegionKey; side: "L" | "R" } | undefined>();
-  const shown = restrictions.filter((restriction) => peeled === "all" || restriction.layer === peeled);
+  const [filter, setFilter] = useState<Filter>("all");
+  const [spot, setSpot] = useState<Spot | undefined>();
+  const [picked, setPicked] = useState<{ structure: string; side: Side | null } | undefined>();
+  const [sendings, setSendings] = useState<readonly Sending[]>([]);
+  const [last, setLast] = useState<Finding | undefined>();
+  const lastQuality = last?.quality ?? restrictions.at(-1)?.quality ?? "drag";
+  const recent = useMemo(() => [...restrictions].reverse().map(({ structure }) => structure), [restrictions]);
+  const keep = (finding: Finding) => {
+    const sending = sendingOf(finding, { visit, moment }, restrictions);
+    setSendings((before) => [...before, sending]);
+    setLast(finding);
+    setSpot(undefined);
+    setPicked(undefined);
+  };
+  const mirror =
+    last && (last.side === "L" || last.side === "R")
+      ? { ...last, side: last.side === "L" ? ("R" as const) : ("L" as const) }
+      : undefined;
+  const mirrored = useRef(() => {});
+  useEffect(() => {
+    mirrored.current = () => mirror && keep(mirror);
+  });
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const typing = event.target instanceof Element && event.target.closest("input, textarea, select, [role=slider]");
+      if (event.key === "m" && !typing && !event.ctrlKey && !event.metaKey && !event.altKey) mirrored.current();
+    };
+    window.addEventListener("keydown", press);
+    return () => window.removeEventListener("keydown", press);
+  }, []);
+  const shown = restrictions.filter((restriction) => passes(filter, restriction, visit.ordinal));
   return (
     <Box
       sx={{
@@ -81,39 +129,22 @@ export default function Touch({ loaderData: { visit, restrictions } }: Route.Com
           minHeight: { md: "calc(100dvh - 132px)" },
         })}
       >
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          value={peeled}
-          onChange={(_, value: LayerKey | "all" | null) => value && setPeeled(value)}
-          aria-label="Peel to layer"
-          sx={{ flexWrap: "wrap", mb: 1 }}
-        >
-          <ToggleButton value="all" sx={{ px: 0.75, fontSize: 12 }}>
-            All layers
-          </ToggleButton>
-          {layers.map((layer) => (
-            <ToggleButton key={layer.key} value={layer.key} sx={{ gap: 0.5, px: 0.75, fontSize: 12 }}>
-              <Box
-                component="span"
-                sx={(t) => ({
-                  width: 10,
-                  height: 10,
-                  borderRadius: "2px",
-                  bgcolor: depthColours[layer.depth - 1],
-                  border: `1px solid ${t.tokens.inkSoft}`,
-                })}
-              />
-              {layer.name}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
-        <Box sx={{ "& svg": { maxHeight: { xs: "44dvh", sm: "none" }, width: "100%" } }}>
-          <BodyMap restrictions={shown} chosen={place} choose={setPlace} />
-        </Box>
+        <BodyMap
+          restrictions={restrictions}
+          spot={spot}
+          choosePlace={(next) => {
+            setSpot(next);
+            setPicked(undefined);
+          }}
+          structure={picked}
+          chooseStructure={(structure, side) => {
+            setSpot(undefined);
+            setPicked({ structure, side });
+          }}
+        />
         <Typography sx={{ fontSize: 13.5, color: "text.secondary", mt: 1 }}>
-          Choose a place to add what you feel. A mark’s size is its grade, its colour the layer; R and L are the
-          client’s own sides.
+          Choose a place, or peel to a layer and choose a structure: outlines say where to look, not how it is shaped. A
+          mark’s size is its grade, its colour the layer; R and L are the client’s own sides.
         </Typography>
       </Box>
       <Box sx={{ p: { xs: 2, sm: 3 } }}>
@@ -134,21 +165,55 @@ export default function Touch({ loaderData: { visit, restrictions } }: Route.Com
             <ToggleButton value="after">After</ToggleButton>
           </ToggleButtonGroup>
         </Box>
-        {place && (
-          <NewRestriction
-            key={`${place.region} ${place.side}`}
-            place={place}
-            preferred={peeled === "all" ? undefined : peeled}
-            visitId={visit.id}
-            moment={moment}
-            close={() => setPlace(undefined)}
+        <LineEntry restrictions={restrictions} recent={recent} lastQuality={lastQuality} keep={keep} />
+        <Sendings list={sendings} done={(id) => setSendings((before) => before.filter((each) => each.id !== id))} />
+        {picked ? (
+          <FeltPanel
+            key={`${picked.structure} ${picked.side}`}
+            structure={picked.structure}
+            side={sideFor(structureOf(picked.structure)!, picked.side)}
+            restrictions={restrictions}
+            lastQuality={lastQuality}
+            keep={keep}
+            close={() => setPicked(undefined)}
           />
+        ) : (
+          spot && (
+            <StructuresHere
+              spot={spot}
+              choose={(structure) => setPicked({ structure, side: spot.side })}
+              close={() => setSpot(undefined)}
+            />
+          )
         )}
-        {restrictions.length === 0 && !place && (
+        {mirror && !sameSpot(restrictions, mirror) && (
+          <Button size="small" variant="outlined" onClick={() => keep(mirror)} sx={{ mb: 1.5 }}>
+            The same on the {mirror.side === "L" ? "left" : "right"} (M)
+          </Button>
+        )}
+        {restrictions.length > 0 ? (
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={filter}
+            onChange={(_, value: Filter | null) => value && setFilter(value)}
+            aria-label="Shown"
+            sx={{ mb: 1 }}
+          >
+            {(Object.keys(filters) as Filter[]).map((each) => (
+              <ToggleButton key={each} value={each}>
+                {filters[each]}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+        ) : (
           <Typography sx={{ color: "text.secondary", maxWidth: 480 }}>
-            Choose the place on the figure where skin lift, glide or rocking stops early. One spot keeps its history
-            over the whole series, and the plan works from these grades.
+            Type what skin lift, glide or rocking finds, or choose it on the figure. One spot keeps its history over the
+            whole series, and the plan works from these grades.
           </Typography>
+        )}
+        {restrictions.length > 0 && shown.length === 0 && (
+          <Typography sx={{ color: "text.secondary" }}>None of them.</Typography>
         )}
         <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
           {shown.map((restriction) => (
@@ -166,8 +231,6 @@ export default function Touch({ loaderData: { visit, restrictions } }: Route.Com
 }
 
 type Felt = { grade: number; tenderness: number };
-
-const sideWord = { L: "left", R: "right", both: "both sides" } as const;
 
 function Row({
   restriction,
@@ -193,7 +256,7 @@ function Row({
   const grade = kept.value?.grade;
   const tenderness = kept.value?.tenderness ?? latest?.tenderness ?? 0;
   const send = (change: Partial<Felt>) => kept.keep({ grade: grade ?? latest?.grade ?? 0, tenderness, ...change });
-  const name = `${structureOf(restriction.structure)?.name ?? regionName(restriction.region)}, ${sideWord[restriction.side]}`;
+  const name = findingName(restriction);
   const remove = () => {
     void fetcher.submit({ intent: "remove", id: restriction.id }, { method: "post", encType: "application/json" });
     notify(`${name} is taken off the list.`, {

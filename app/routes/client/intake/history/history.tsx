@@ -233,7 +233,16 @@ export default function History({ loaderData }: Route.ComponentProps) {
           choose={setChosen}
           marks={ordered.flatMap((entry, i) =>
             entry.region && entry.stance !== "denied" && entry.stance !== "other"
-              ? [{ id: entry.id, text: String(i + 1), region: entry.region, side: entry.side, title: title(entry) }]
+              ? [
+                  {
+                    id: entry.id,
+                    text: String(i + 1),
+                    region: entry.region,
+                    places: entry.places ?? [],
+                    side: entry.side,
+                    title: title(entry),
+                  },
+                ]
               : [],
           )}
         />

@@ -1,0 +1,323 @@
+import { useTheme } from "@mui/material/styles";
+import { useMemo, useState, type KeyboardEvent } from "react";
+import {
+  anchorOf,
+  figureBox,
+  middleOf,
+  pathOf,
+  placesSeen,
+  structuresSeen,
+  type Drawn,
+  type FigureView,
+  type Point,
+} from "~core/anatomy/figure";
+import { layerName, type LayerKey } from "~core/anatomy/layers";
+import { placeOf, type PlaceKey } from "~core/anatomy/places";
+import { spread } from "~core/anatomy/spread-marks";
+import { structureOf, structures } from "~core/anatomy/structures";
+import { zones } from "~core/screening/zones";
+import type { Side } from "~core/units";
+
+export type Spot = { place: PlaceKey; side: Side | null };
+
+/** Something that is shown where it belongs: by its structure, or by places. */
+export type FigureMark = {
+  id: string;
+  text: string;
+  title: string;
+  structure?: string;
+  places: readonly PlaceKey[];
+  side: Side | "both" | null;
+  r: number;
+  fill: string;
+  ink: string;
+  line?: string;
+  /** Lies over what is looked at. */
+  faded?: boolean;
+};
+
+export type Paint = { fill: string; stroke?: string; says?: string };
+
+const sideWord = { L: ", left", R: ", right" } as const;
+const viewWord: Record<FigureView, string> = {
+  front: "front",
+  back: "back",
+  left: "left side",
+  right: "right side",
+  sole: "soles",
+};
+/** Letters of the client's own sides, at the left and the right of a view that shows both. */
+const letters: Partial<Record<FigureView, readonly [string, string]>> = {
+  front: ["R", "L"],
+  back: ["L", "R"],
+  sole: ["L", "R"],
+};
+const gap = 12;
+
+/**
+ * The lay figure: the one drawing of the body for cautions, touch and plans. Places are painted by the caller; peeled to a
+ * layer, its structures lie over them with their fibres. Marks sit where they belong and never cover one another.
+ */
+export function BodyFigure({
+  views,
+  label,
+  paint,
+  layer,
+  layerFill,
+  marks = [],
+  withZones = false,
+  chosen,
+  choose,
+  chosenStructure,
+  chooseStructure,
+  chooseMark,
+}: {
+  views: readonly FigureView[];
+  label: string;
+  paint?: (spot: Spot) => Paint | undefined;
+  layer?: LayerKey | undefined;
+  layerFill?: string | undefined;
+  marks?: readonly FigureMark[];
+  withZones?: boolean;
+  chosen?: Spot | undefined;
+  choose?: ((spot: Spot) => void) | undefined;
+  chosenStructure?: { structure: string; side: Side | null } | undefined;
+  chooseStructure?: ((structure: string, side: Side | null) => void) | undefined;
+  chooseMark?: ((id: string) => void) | undefined;
+}) {
+  const { tokens } = useTheme();
+  const [focus, setFocus] = useState<string | undefined>();
+  const spots = useMemo(() => placed(marks, views), [marks, views]);
+  const structured = layer !== undefined && chooseStructure !== undefined;
+  const width = views.length * figureBox.width + (views.length - 1) * gap;
+  return (
+    <svg
+      viewBox={`0 0 ${width} ${figureBox.height + 20}`}
+      width="100%"
+      height="100%"
+      style={{ display: "block" }}
+      role="group"
+      aria-label={label}
+    >
+      <defs>
+        <pattern id="figure-out" width={7} height={7} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <rect width={7} height={7} fill={tokens.amberWash} />
+          <line x1={0} x2={0} y1={0} y2={7} stroke={tokens.amber} strokeWidth={2.6} />
+        </pattern>
+        {layer && <Fibres layer={layer} ink={tokens.ink} />}
+      </defs>
+      {views.map((view, v) => (
+        <g key={view} transform={`translate(${v * (figureBox.width + gap)} 14)`}>
+          <text x={100} y={-2} textAnchor="middle" fontSize={13} fill={tokens.inkSoft}>
+            {viewWord[view]}
+          </text>
+          {letters[view]?.map((letter, i) => (
+            <text key={letter} x={i === 0 ? 14 : 178} y={26} fontSize={13} fill={tokens.inkSoft}>
+              {letter}
+            </text>
+          ))}
+          {placesSeen(view).map((drawn) => {
+            const { place, side, points } = drawn;
+            const painted = paint?.({ place, side });
+            const active = chosen?.place === place && chosen.side === side;
+            const name = `${placeOf(place).name}${side ? sideWord[side] : ""}`;
+            const key = `${view} ${place} ${side}`;
+            return (
+              <path
+                key={key}
+                id={`place ${key}`}
+                d={pathOf(points)}
+                fill={active ? tokens.emberWash : (painted?.fill ?? tokens.paper)}
+                stroke={active ? tokens.ember : (painted?.stroke ?? `${tokens.inkSoft}88`)}
+                strokeWidth={active ? 1.8 : painted?.stroke ? 1.2 : 0.7}
+                strokeLinejoin="round"
+                {...(choose && !structured
+                  ? {
+                      role: "button",
+                      tabIndex:
+                        (focus ??
+                          `${views[0]} ${placesSeen(views[0]!)[0]!.place} ${placesSeen(views[0]!)[0]!.side}`) === key
+                          ? 0
+                          : -1,
+                      "aria-pressed": active,
+                      "aria-label": `${name}, seen from the ${viewWord[view]}`,
+                      style: { cursor: "pointer", outlineOffset: 1 },
+                      onClick: () => choose({ place, side }),
+                      onFocus: () => setFocus(key),
+                      onKeyDown: (event: KeyboardEvent) => {
+                        if (event.key === "Enter" || event.key === " ") {
+                          event.preventDefault();
+                          choose({ place, side });
+                        }
+                        const next = towards(view, drawn, event.key);
+                        if (!next) return;
+                        event.preventDefault();
+                        const id = `${view} ${next.place} ${next.side}`;
+                        setFocus(id);
+                        document.getElementById(`place ${id}`)?.focus();
+                      },
+                    }
+                  : {})}
+              >
+                <title>{`${name}${painted?.says ? `: ${painted.says}` : ""}`}</title>
+              </path>
+            );
+          })}
+          {layer &&
+            structuresSeen(view, layer).map(({ structure, side, outlines }) => {
+              const own = structures.find(({ key }) => key === structure)!;
+              const active = chosenStructure?.structure === structure && chosenStructure.side === side;
+              const name = `${own.name}${side ? sideWord[side] : ""}, ${layerName(layer).toLowerCase()}`;
+              const turned = turnOf(own.fibres, view, side);
+              return (
+                <g
+                  key={`${structure} ${side}`}
+                  {...(structured
+                    ? {
+                        role: "button",
+                        tabIndex: 0,
+                        "aria-pressed": active,
+                        "aria-label": `${name}, seen from the ${viewWord[view]}`,
+                        style: { cursor: "pointer" },
+                        onClick: () => chooseStructure(structure, side),
+                        onKeyDown: (event: KeyboardEvent) => {
+                          if (event.key !== "Enter" && event.key !== " ") return;
+                          event.preventDefault();
+                          chooseStructure(structure, side);
+                        },
+                      }
+                    : { pointerEvents: "none" as const })}
+                >
+                  <title>{name}</title>
+                  {outlines.map((points, i) => (
+                    <g key={i}>
+                      <path
+                        d={pathOf(points)}
+                        fill={active ? tokens.emberWash : (layerFill ?? tokens.paper)}
+                        fillOpacity={active ? 1 : 0.75}
+                        stroke={active ? tokens.ember : tokens.ink}
+                        strokeWidth={active ? 1.8 : 0.6}
+                        strokeLinejoin="round"
+                      />
+                      {turned !== undefined && (
+                        <path d={pathOf(points)} fill={`url(#fibres-${turned})`} pointerEvents="none" />
+                      )}
+                    </g>
+                  ))}
+                </g>
+              );
+            })}
+          {withZones && <Zones view={view} />}
+          {spots
+            .filter((spot) => spot.view === view)
+            .map(({ mark, side, at: [x, y] }) => (
+              <g
+                key={`${mark.id} ${side}`}
+                opacity={mark.faded ? 0.25 : 1}
+                {...(chooseMark
+                  ? { style: { cursor: "pointer" }, onClick: () => chooseMark(mark.id) }
+                  : { pointerEvents: "none" as const })}
+              >
+                <title>{mark.title}</title>
+                <circle cx={x} cy={y} r={mark.r} fill={mark.fill} stroke={mark.line ?? tokens.ink} strokeWidth={1.1} />
+                <text x={x} y={y + 3.6} textAnchor="middle" fontSize={10.5} fontWeight={700} fill={mark.ink}>
+                  {mark.text}
+                </text>
+              </g>
+            ))}
+        </g>
+      ))}
+    </svg>
+  );
+}
+
+/** Every mark in the view that shows it best, on each of its sides, out of each other's way. */
+function placed(marks: readonly FigureMark[], views: readonly FigureView[]) {
+  const wanted = marks.flatMap((mark) => {
+    const part = mark.structure ? firstPart(mark.structure) : undefined;
+    const midline = mark.places.every((place) => placeOf(place).midline);
+    const sides: readonly Side[] = midline ? ["R"] : mark.side === "L" || mark.side === "R" ? [mark.side] : ["L", "R"];
+    return sides.flatMap((side) => {
+      const anchor = anchorOf(views, { ...(part ? { structure: part } : {}), places: mark.places }, side);
+      return anchor ? [{ mark, side, ...anchor }] : [];
+    });
+  });
+  return views.flatMap((view) => {
+    const here = wanted.filter((each) => each.view === view);
+    const at = spread(here.map(({ at: anchor, mark }) => ({ at: anchor, r: mark.r })));
+    return here.map((each, i) => ({ ...each, at: at[i]! }));
+  });
+}
+
+const firstPart = (key: string): string => {
+  const found = structureOf(key);
+  return found && "parts" in found ? found.parts[0]! : key;
+};
+
+/** How a structure's fibres run on the paper, to 15 degrees (clockwise from upright); undefined: no one direction. */
+function turnOf(fibres: number | undefined, view: FigureView, side: Side | null): number | undefined {
+  if (fibres === undefined) return undefined;
+  // "down and outward" leans to the left in the half at the left of the drawing
+  const leftHalf = view === "left" || (view === "front" ? side === "R" : side === "L");
+  const turn = Math.round((leftHalf ? fibres : -fibres) / 15) * 15;
+  return ((turn % 180) + 180) % 180;
+}
+
+function Fibres({ layer, ink }: { layer: LayerKey; ink: string }) {
+  const turns = new Set(
+    structures
+      .filter((each) => each.layer === layer && each.fibres !== undefined)
+      .flatMap(({ fibres }) => [turnOf(fibres, "front", "R")!, turnOf(fibres, "front", "L")!]),
+  );
+  return [...turns].map((turn) => (
+    <pattern
+      key={turn}
+      id={`fibres-${turn}`}
+      width={3.2}
+      height={3.2}
+      patternUnits="userSpaceOnUse"
+      patternTransform={`rotate(${turn})`}
+    >
+      <line x1={1} x2={1} y1={0} y2={3.2} stroke={ink} strokeOpacity={0.35} strokeWidth={0.5} />
+    </pattern>
+  ));
+}
+
+function Zones({ view }: { view: FigureView }) {
+  const { tokens } = useTheme();
+  return zones
+    .filter((zone) => zone.face === view)
+    .flatMap((zone) =>
+      zone.at.flatMap(([x, y]) =>
+        [...new Set([x, figureBox.width - x])].map((at) => (
+          <g key={`${zone.key} ${at} ${y}`}>
+            <title>{`${zone.name}: ${zone.rule}`}</title>
+            <circle cx={at} cy={y} r={4.2} fill={tokens.sheet} stroke={tokens.clay} strokeWidth={1.4} />
+            <line x1={at - 2.6} x2={at + 2.6} y1={y + 2.6} y2={y - 2.6} stroke={tokens.clay} strokeWidth={1.4} />
+          </g>
+        )),
+      ),
+    );
+}
+
+const ways: Record<string, Point> = { ArrowUp: [0, -1], ArrowDown: [0, 1], ArrowLeft: [-1, 0], ArrowRight: [1, 0] };
+
+/** The nearest place of a view in the direction of an arrow key. */
+function towards(view: FigureView, from: Drawn, key: string): Drawn | undefined {
+  const way = ways[key];
+  if (!way) return undefined;
+  const [x, y] = middleOf(from.points);
+  const ranked = placesSeen(view)
+    .filter((each) => each !== from)
+    .map((each) => {
+      const [ox, oy] = middleOf(each.points);
+      const [along, beside] = [
+        (ox - x) * way[0] + (oy - y) * way[1],
+        Math.abs((ox - x) * way[1]) + Math.abs((oy - y) * way[0]),
+      ];
+      return { each, along, cost: along + 2 * beside };
+    })
+    .filter(({ along }) => along > 0.5)
+    .sort((a, b) => a.cost - b.cost);
+  return ranked[0]?.each;
+}
