@@ -85,12 +85,12 @@ test("what they wish filters the plan, and the run sheet knows the pause word", 
   await page.getByRole("button", { name: "Stays clothed" }).click();
   await page.getByRole("group", { name: "Positions not possible" }).getByRole("button", { name: "Prone" }).click();
   await page.getByLabel("Add an area").fill("left foot");
-  await page.getByRole("button", { name: "Add lower legs, feet, left" }).click();
+  await page.getByRole("button", { name: "Add foot, left" }).click();
   await page.getByLabel("Pause word").fill("anchor");
   await page.getByLabel("A third person is to be there").check();
   await page.getByRole("button", { name: "Save wishes" }).click();
   await expect(page.getByText("Saved. The plan follows.")).toBeVisible();
-  for (const chip of ["Not touched: lower legs, feet, left", "Stays clothed"])
+  for (const chip of ["Not touched: foot, left", "Stays clothed"])
     await expect(page.locator("header").getByRole("button", { name: chip, exact: true })).toBeVisible();
   await page.getByRole("button", { name: /^\d more$/ }).click();
   await expect(page.getByRole("dialog", { name: "Cautions" })).toContainText("On “anchor” everything stops at once.");

@@ -1,5 +1,5 @@
 import { useTheme } from "@mui/material/styles";
-import { useMemo, useState, type KeyboardEvent } from "react";
+import { useMemo, useState, type KeyboardEvent, type MouseEvent } from "react";
 import {
   anchorOf,
   figureBox,
@@ -7,6 +7,7 @@ import {
   pathOf,
   placesSeen,
   structuresSeen,
+  within,
   type Drawn,
   type FigureView,
   type Point,
@@ -80,9 +81,12 @@ export function BodyFigure({
   marks?: readonly FigureMark[];
   withZones?: boolean;
   chosen?: Spot | undefined;
-  choose?: ((spot: Spot) => void) | undefined;
+  /** `near`: what else a finger there may have meant; only a finger is unsure. */
+  choose?: ((spot: Spot, near: readonly Spot[]) => void) | undefined;
   chosenStructure?: { structure: string; side: Side | null } | undefined;
-  chooseStructure?: ((structure: string, side: Side | null) => void) | undefined;
+  chooseStructure?:
+    | ((structure: string, side: Side | null, near: readonly { structure: string; side: Side | null }[]) => void)
+    | undefined;
   chooseMark?: ((id: string) => void) | undefined;
 }) {
   const { tokens } = useTheme();
@@ -142,12 +146,16 @@ export function BodyFigure({
                       "aria-pressed": active,
                       "aria-label": `${name}, seen from the ${viewWord[view]}`,
                       style: { cursor: "pointer", outlineOffset: 1 },
-                      onClick: () => choose({ place, side }),
+                      onClick: (event: MouseEvent<SVGGraphicsElement>) => {
+                        const at = fingerAt(event);
+                        const seen = placesSeen(view).map((each) => ({ ...each, outlines: [each.points] }));
+                        choose({ place, side }, at ? within(seen, at.point, at.reach) : []);
+                      },
                       onFocus: () => setFocus(key),
                       onKeyDown: (event: KeyboardEvent) => {
                         if (event.key === "Enter" || event.key === " ") {
                           event.preventDefault();
-                          choose({ place, side });
+                          choose({ place, side }, []);
                         }
                         const next = towards(view, drawn, event.key);
                         if (!next) return;
@@ -179,11 +187,18 @@ export function BodyFigure({
                         "aria-pressed": active,
                         "aria-label": `${name}, seen from the ${viewWord[view]}`,
                         style: { cursor: "pointer" },
-                        onClick: () => chooseStructure(structure, side),
+                        onClick: (event: MouseEvent<SVGGraphicsElement>) => {
+                          const at = fingerAt(event);
+                          chooseStructure(
+                            structure,
+                            side,
+                            at ? within(structuresSeen(view, layer), at.point, at.reach) : [],
+                          );
+                        },
                         onKeyDown: (event: KeyboardEvent) => {
                           if (event.key !== "Enter" && event.key !== " ") return;
                           event.preventDefault();
-                          chooseStructure(structure, side);
+                          chooseStructure(structure, side, []);
                         },
                       }
                     : { pointerEvents: "none" as const })}
@@ -195,8 +210,8 @@ export function BodyFigure({
                         d={pathOf(points)}
                         fill={active ? tokens.emberWash : (layerFill ?? tokens.paper)}
                         fillOpacity={active ? 1 : 0.75}
-                        stroke={active ? tokens.ember : tokens.ink}
-                        strokeWidth={active ? 1.8 : 0.6}
+                        stroke={active ? tokens.ember : `${tokens.ink}99`}
+                        strokeWidth={active ? 1.8 : 0.45}
                         strokeLinejoin="round"
                       />
                       {turned !== undefined && (
@@ -229,6 +244,18 @@ export function BodyFigure({
       ))}
     </svg>
   );
+}
+
+/** Half of what a finger covers, in pixels. */
+const fingertip = 12;
+
+/** Where a finger came down, in the view's own units, and how far it reaches; nothing for a mouse, which is sure. */
+function fingerAt(event: MouseEvent<SVGGraphicsElement>): { point: Point; reach: number } | undefined {
+  if ((event.nativeEvent as PointerEvent).pointerType !== "touch") return undefined;
+  const matrix = event.currentTarget.getScreenCTM();
+  if (!matrix) return undefined;
+  const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
+  return { point: [x, y], reach: fingertip / matrix.a };
 }
 
 /** Every mark in the view that shows it best, on each of its sides, out of each other's way. */

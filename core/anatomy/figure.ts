@@ -229,6 +229,31 @@ export function anchorOf(
 const shows = (places: readonly PlaceKey[], view: FigureView): number =>
   places.reduce((sum, place, i) => sum + (placesSeen(view).some((each) => each.place === place) ? 1 / 2 ** i : 0), 0);
 
+/** How far a point lies from an outline: 0 inside. */
+export function distanceTo(points: readonly Point[], [x, y]: Point): number {
+  let [inside, least] = [false, Infinity];
+  for (const [i, [ax, ay]] of points.entries()) {
+    const [bx, by] = points[(i + 1) % points.length]!;
+    if (ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax) inside = !inside;
+    const along = ((x - ax) * (bx - ax) + (y - ay) * (by - ay)) / Math.max(1e-9, (bx - ax) ** 2 + (by - ay) ** 2);
+    const t = Math.max(0, Math.min(1, along));
+    least = Math.min(least, Math.hypot(x - ax - t * (bx - ax), y - ay - t * (by - ay)));
+  }
+  return inside ? 0 : least;
+}
+
+/** What a finger may have meant: everything whose outline comes within `reach` of a point, the nearest first. */
+export const within = <T extends { outlines: readonly (readonly Point[])[] }>(
+  list: readonly T[],
+  at: Point,
+  reach: number,
+): T[] =>
+  list
+    .map((each) => ({ each, far: Math.min(...each.outlines.map((points) => distanceTo(points, at))) }))
+    .filter(({ far }) => far <= reach)
+    .sort((a, b) => a.far - b.far)
+    .map(({ each }) => each);
+
 /** An outline as an SVG path. */
 export const pathOf = (points: readonly Point[]): string =>
   `M${points.map(([x, y]) => `${+x.toFixed(2)} ${+y.toFixed(2)}`).join("L")}Z`;

@@ -31,7 +31,7 @@ tail-joint mid | Tailbone joint | tailbone | flexion extension | sacrococcygeal 
 hip-joint | Hip joint | hip-side groin buttock | flexion extension abduction adduction inward-turn outward-turn | coxofemoral joint
 knee-joint | Knee | knee knee-back | flexion extension inward-turn outward-turn | tibiofemoral joint
 kneecap-joint | Kneecap joint | knee | glide | patellofemoral joint
-fibula-upper | Upper fibula joint | outer-leg knee | glide | proximal tibiofibular joint
+fibula-upper | Upper fibula joint | outer-leg | glide | proximal tibiofibular joint
 fibula-lower | Lower fibula joint | outer-leg ankle | glide | syndesmosis, distal tibiofibular joint
 ankle-joint | Ankle joint | ankle | dorsiflexion plantarflexion | talocrural joint
 subtalar | Subtalar joint | ankle heel | inversion eversion | talocalcaneal joint, lower ankle joint

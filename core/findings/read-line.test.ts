@@ -28,6 +28,8 @@ describe("a finding in one line", () => {
     ["psoas", "psoas-major"],
     ["hamstr", "hamstrings"],
     ["calf", "calf"],
+    ["sole l 1 drag", "sole-of-the-foot"],
+    ["soleus", "soleus"],
     ["scm", "sternocleidomastoid"],
     ["tfl", "tensor-fasciae-latae"],
     ["levator", "levator-scapulae"],

@@ -48,7 +48,8 @@ function fit(name: string, typed: readonly string[]): number | undefined {
     skipped += found - at;
     at = found + 1;
   }
-  return 2 * skipped + (words.length - at) + (typed[typed.length - 1] === words[at - 1] ? 0 : 0.2);
+  const cut = typed.filter((each) => !words.includes(each)).length;
+  return 2 * skipped + 0.15 * (words.length - at) + 0.5 * cut;
 }
 
 /** Structures and groups whose name, or another word for them, fits what was typed, best first. `recent` keys win a tie. */

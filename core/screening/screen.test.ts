@@ -30,7 +30,7 @@ const said = (entry: HistoryEntry, on = day) => cautionsOn(on, { history: [entry
 describe("the table of conditions (common practice)", () => {
   const here = { region: "leg", side: "L" } as const;
   const knee = { ...here, places: ["knee"] };
-  const knees = "knee-joint+kneecap-joint+fibula-upper";
+  const knees = "knee-joint+kneecap-joint";
   // what the trade's table says, condition by condition, for something told this spring that still holds
   it.each<[string, Partial<HistoryEntry> & { on?: string | null }, string[]]>([
     ["osteoporosis", {}, ["exclude rib compression+lever", "limit ≤3"]],

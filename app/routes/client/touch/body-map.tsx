@@ -31,9 +31,13 @@ export function BodyMap({
 }: {
   restrictions: readonly Restriction[];
   spot: Spot | undefined;
-  choosePlace: (spot: Spot) => void;
+  choosePlace: (spot: Spot, near: readonly Spot[]) => void;
   structure: { structure: string; side: Side | null } | undefined;
-  chooseStructure: (structure: string, side: Side | null) => void;
+  chooseStructure: (
+    structure: string,
+    side: Side | null,
+    near: readonly { structure: string; side: Side | null }[],
+  ) => void;
 }) {
   const { tokens } = useTheme();
   const [pair, setPair] = useState<Pair>("front and back");

@@ -50,13 +50,7 @@ export function FeltPanel({
     panel.current?.querySelector<HTMLElement>("[data-grade]")?.focus({ preventScroll: true });
   }, []);
   const way = (label: string, value: Direction, set: (next: Direction) => void) => (
-    <TextField
-      select
-      label={label}
-      value={value}
-      onChange={(event) => set(event.target.value as Direction)}
-      sx={{ minWidth: 150 }}
-    >
+    <TextField select label={label} value={value} onChange={(event) => set(event.target.value as Direction)}>
       {(["", ...directions] as const).map((each) => (
         <MenuItem key={each} value={each}>
           {each === "" ? "not told" : `towards ${each}`}
@@ -118,13 +112,12 @@ export function FeltPanel({
           </ToggleButton>
         ))}
       </ToggleButtonGroup>
-      <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap" }}>
+      <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr 1fr", md: "1fr 1fr 1fr" }, gap: 1.5 }}>
         <TextField
           select
           label="Tender, 0–10"
           value={tenderness}
           onChange={(event) => setTenderness(Number(event.target.value))}
-          sx={{ minWidth: 120 }}
         >
           {Array.from({ length: 11 }, (_, i) => (
             <MenuItem key={i} value={i}>

@@ -7,6 +7,7 @@ import { useEffect, useMemo, useRef, useState } from "react";
 import { data, useFetcher, useSubmit } from "react-router";
 import type { Route } from "./+types/touch";
 import { layerName } from "~core/anatomy/layers";
+import { placeOf } from "~core/anatomy/places";
 import { structureOf } from "~core/anatomy/structures";
 import { historyOf, latestGrade, type Moment, type Restriction } from "~core/findings/restriction";
 import { inSession, keeping } from "~app/session.server";
@@ -20,7 +21,7 @@ import { addRestriction, gradeRestriction, restrictionsOf, setRestrictionRemoved
 import { getClient } from "~data/clients";
 import { BodyMap } from "./body-map";
 import { FeltPanel } from "./felt-panel";
-import { findingName, sameSpot, sendingOf, sideFor, type Finding, type Sending } from "./finding";
+import { findingName, sameSpot, sendingOf, sideFor, sideWord, type Finding, type Sending } from "./finding";
 import { LineEntry } from "./line-entry";
 import { Sendings } from "./sendings";
 import { StructuresHere } from "./structures-here";
@@ -82,6 +83,8 @@ export default function Touch({ loaderData: { visit, restrictions } }: Route.Com
   const [filter, setFilter] = useState<Filter>("all");
   const [spot, setSpot] = useState<Spot | undefined>();
   const [picked, setPicked] = useState<{ structure: string; side: Side | null } | undefined>();
+  // what a finger may have meant besides
+  const [unsure, setUnsure] = useState<readonly { name: string; choose: () => void }[] | undefined>();
   const [sendings, setSendings] = useState<readonly Sending[]>([]);
   const [last, setLast] = useState<Finding | undefined>();
   const lastQuality = last?.quality ?? restrictions.at(-1)?.quality ?? "drag";
@@ -92,6 +95,7 @@ export default function Touch({ loaderData: { visit, restrictions } }: Route.Com
     setLast(finding);
     setSpot(undefined);
     setPicked(undefined);
+    setUnsure(undefined);
   };
   const mirror =
     last && (last.side === "L" || last.side === "R")
@@ -132,14 +136,30 @@ export default function Touch({ loaderData: { visit, restrictions } }: Route.Com
         <BodyMap
           restrictions={restrictions}
           spot={spot}
-          choosePlace={(next) => {
+          choosePlace={(next, near) => {
             setSpot(next);
             setPicked(undefined);
+            setUnsure(
+              near.length < 2
+                ? undefined
+                : near.map(({ place, side }) => ({
+                    name: `${placeOf(place).name}${side ? `, ${sideWord[side]}` : ""}`,
+                    choose: () => setSpot({ place, side }),
+                  })),
+            );
           }}
           structure={picked}
-          chooseStructure={(structure, side) => {
+          chooseStructure={(structure, side, near) => {
             setSpot(undefined);
             setPicked({ structure, side });
+            setUnsure(
+              near.length < 2
+                ? undefined
+                : near.map((each) => ({
+                    name: findingName({ structure: each.structure, side: each.side ?? "both" }),
+                    choose: () => setPicked(each),
+                  })),
+            );
           }}
         />
         <Typography sx={{ fontSize: 13.5, color: "text.secondary", mt: 1 }}>
@@ -167,6 +187,15 @@ export default function Touch({ loaderData: { visit, restrictions } }: Route.Com
         </Box>
         <LineEntry restrictions={restrictions} recent={recent} lastQuality={lastQuality} keep={keep} />
         <Sendings list={sendings} done={(id) => setSendings((before) => before.filter((each) => each.id !== id))} />
+        {unsure && (
+          <Box role="group" aria-label="Or did you mean" sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mb: 1 }}>
+            {unsure.map(({ name, choose }) => (
+              <Button key={name} variant="outlined" sx={{ minHeight: 44 }} onClick={choose}>
+                {name}
+              </Button>
+            ))}
+          </Box>
+        )}
         {picked ? (
           <FeltPanel
             key={`${picked.structure} ${picked.side}`}
@@ -175,21 +204,29 @@ export default function Touch({ loaderData: { visit, restrictions } }: Route.Com
             restrictions={restrictions}
             lastQuality={lastQuality}
             keep={keep}
-            close={() => setPicked(undefined)}
+            close={() => {
+              setPicked(undefined);
+              setUnsure(undefined);
+            }}
           />
         ) : (
           spot && (
             <StructuresHere
               spot={spot}
               choose={(structure) => setPicked({ structure, side: spot.side })}
-              close={() => setSpot(undefined)}
+              close={() => {
+                setSpot(undefined);
+                setUnsure(undefined);
+              }}
             />
           )
         )}
         {mirror && !sameSpot(restrictions, mirror) && (
-          <Button size="small" variant="outlined" onClick={() => keep(mirror)} sx={{ mb: 1.5 }}>
-            The same on the {mirror.side === "L" ? "left" : "right"} (M)
-          </Button>
+          <Box sx={{ mb: 1.5 }}>
+            <Button size="small" variant="outlined" onClick={() => keep(mirror)}>
+              {findingName(mirror)}, the same (M)
+            </Button>
+          </Box>
         )}
         {restrictions.length > 0 ? (
           <ToggleButtonGroup
