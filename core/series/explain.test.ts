@@ -1,10 +1,12 @@
+import { structureOf } from "../anatomy/structures";
 import { techniqueOf } from "../techniques/catalogue";
 import { cautionsOn, entryOf } from "../test/facts";
-import { exampleInput } from "../test/plan-inputs";
+import { exampleInput, smallInput } from "../test/plan-inputs";
 import { cautionsOnStep, heldBack, targetsServed, whyStep, withoutStep } from "./explain";
 import { greedyPlan } from "./greedy";
 import type { Lock, PlanInput, Step } from "./plan";
 import { isClosing, isOpening, isRising } from "./rulebook";
+import { breaches } from "./rules";
 import { scoreOf } from "./score";
 
 const plan = greedyPlan(exampleInput)!;
@@ -135,5 +137,40 @@ describe("what cautions change and hold back", () => {
     expect(new Set(names).size).toBe(names.length);
     const first = heldBack(withCautions(["hernia"]), 0).flatMap((each) => each.techniques);
     expect(first).not.toContain(techniqueOf("psoas-wait").name);
+  });
+});
+
+describe("what lies over a structure", () => {
+  it("is softened first where the structure lies, and the step that softens says so", () => {
+    const { region, layer } = structureOf("quadratus-lumborum")!;
+    const target = {
+      id: "ql",
+      name: "Quadratus lumborum, left",
+      structures: ["quadratus-lumborum"],
+      region,
+      layer,
+      side: "L" as const,
+      weight: 3,
+      wanted: 20,
+      because: "Quadratus lumborum, left, graded 3 of 3 at visit 1, tender 4 of 10.",
+    };
+    const input = { ...smallInput, targets: [target] };
+    const sessions = greedyPlan(input)!;
+    const at = sessions.findIndex(({ steps }) => steps.some((step) => step.technique === "loin-sink"));
+    expect(at).toBeGreaterThanOrEqual(0);
+    const { steps } = sessions[at]!;
+    const sink = steps.findIndex((step) => step.technique === "loin-sink");
+    expect(whyStep(input, sessions, at, steps[sink]!).join(" ")).toContain("Quadratus lumborum, left, graded 3");
+    const said = steps.slice(0, sink).flatMap((step) => whyStep(input, sessions, at, step));
+    expect(said.join(" ")).toMatch(
+      /It softens .*(lumbar erectors|latissimus).* which lies? over .*quadratus lumborum.* at the .*(flank|lumbar).*, before Loin sink goes there\./,
+    );
+    // left alone is not prepared
+    const bare = sessions.map((session, i) =>
+      i === at ? { steps: [steps[0]!, steps[sink]!, ...steps.slice(-2)] } : session,
+    );
+    expect(breaches(input, bare).find(({ rule }) => rule === "preparation")?.sentence).toMatch(
+      /Loin sink is not prepared: nothing softens the layer above it at the flank/,
+    );
   });
 });

@@ -1,9 +1,13 @@
 import { cautionsAt } from "../screening/consequence";
 import { regionName } from "../anatomy/regions";
+import { placeNames } from "../anatomy/places";
+import { structureOf } from "../anatomy/structures";
 import { techniqueOf } from "../techniques/catalogue";
+import type { Reach, Technique } from "../techniques/technique";
 import type { PlanInput, PlannedSession, Step } from "./plan";
 import {
   candidates,
+  dwellsIn,
   cautionsIn,
   verdictIn,
   isClosing,
@@ -51,10 +55,7 @@ export function whyStep(input: PlanInput, sessions: readonly PlannedSession[], s
     .slice(steps.indexOf(step) + 1)
     .map((later) => techniqueOf(later.technique))
     .filter((later) => regionsWorked(later).some((region) => prepares(technique, later, region)));
-  if (prepared.length > 0)
-    reasons.push(
-      `It softens the layer above what comes later: ${list(prepared.slice(0, 3).map((each) => each.name))}.`,
-    );
+  for (const later of prepared.slice(0, 2)) reasons.push(softening(technique, later));
 
   const territory = technique.doses
     .filter((dose) => template.territory[dose.region] && dose.share >= rulebook.softens)
@@ -69,6 +70,20 @@ export function whyStep(input: PlanInput, sessions: readonly PlannedSession[], s
   if (reasons.length === 0 && served[0])
     reasons.push(`It adds a little to ${served[0].target.name}, in time that nothing else could use better.`);
   return reasons.length > 0 ? reasons : ["It fills time that nothing else could use better."];
+}
+
+/** What of `later` lies under what `cover` softens, structure by structure and place by place. */
+function softening(cover: Technique, later: Technique): string {
+  const region = regionsWorked(later).find((each) => prepares(cover, later, each))!;
+  const places = dwellsIn(later, region);
+  const over = cover.reach.filter(
+    (reach) => reach.share >= rulebook.softens && reach.places.some((place) => places.includes(place)),
+  );
+  const at = places.filter((place) => over.some((reach) => reach.places.includes(place)));
+  const under = later.reach.filter((reach) => reach.places.some((place) => at.includes(place)));
+  const names = (list: readonly Reach[]) => list.map(({ structure }) => structureOf(structure)!.name.toLowerCase());
+  const verb = over.length > 1 ? "lie" : "lies";
+  return `It softens ${list(names(over).slice(0, 3))}, which ${verb} over ${list(names(under).slice(0, 3))} at the ${placeNames(at.slice(0, 3))}, before ${later.name} goes there.`;
 }
 
 /** What a caution changes about a step that is planned all the same: a cap, a side, a medium to replace. */
