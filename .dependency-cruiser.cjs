@@ -18,7 +18,7 @@ const rooms = {
   anatomy: [],
   statistics: [],
   consent: ["anatomy", "techniques"],
-  findings: ["anatomy"],
+  findings: ["anatomy", "statistics"],
   techniques: ["anatomy"],
   "light-touch": ["statistics"],
   "own-measures": [],

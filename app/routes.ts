@@ -25,6 +25,7 @@ export default [
       route("intake/scales", "routes/client/intake/scales/scales.tsx"),
       route("assess/stand", "routes/client/stand/stand.tsx"),
       route("assess/touch", "routes/client/touch/touch.tsx"),
+      route("assess/scars", "routes/client/scars/scars.tsx"),
       route("assess/listen", "routes/client/listen/listen.tsx"),
       route("path", "routes/client/path/path.tsx"),
       route("sessions", "routes/client/sessions/sessions.tsx"),

@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import type { SessionEvent } from "../core/session/events";
 import { createClient, getClient, listClients, setArchived, updateClient } from "./clients";
-import { Stale } from "./errors";
+import { NotFound, Overtaken, Stale } from "./errors";
 import {
   gradeRestriction,
   type Felt,
@@ -12,6 +12,7 @@ import {
   setRestrictionRemoved,
 } from "./findings";
 import { addPhoto, photosOfClient, removePhoto, restorePhoto, saveMarks, stoodAgain, stoodAgainKey } from "./photos";
+import { addScar, feelScar, scarsOf, setScarClosed, setScarRemoved, type RoseFelt } from "./scars";
 import { saveSeries, seriesOf, type SeriesSettings } from "./series";
 import { appendEvents, eventsOf } from "./session-events";
 import { draft, makeDatabase, type TestDatabase } from "./test/database";
@@ -200,6 +201,73 @@ describe("photos", () => {
     const version = await work((tx) => saveMarks(tx, one.id, 1, mine));
     await expect(work((tx) => saveMarks(tx, one.id, 1, mine))).rejects.toThrow(Stale);
     expect(await work((tx) => saveMarks(tx, one.id, version, mine))).toBe(version + 1);
+  });
+});
+
+describe("scars", () => {
+  const scar = (change: object = {}) => ({
+    id: randomUUID(),
+    places: ["lower-belly"],
+    side: "R" as const,
+    line: {
+      view: "front" as const,
+      points: [
+        [80, 220],
+        [84, 236],
+      ] as [number, number][],
+    },
+    lengthMm: 90,
+    since: "1998-06-30",
+    closed: true,
+    words: "appendix",
+    ...change,
+  });
+  const felt: RoseFelt = { slides: [3, 3, 1, 1, 2, 3, 3, 3], lift: 2 };
+
+  it("are kept once, with every test in the order of visits, and can come back", async () => {
+    const { id, visits } = await newClient();
+    const one = scar();
+    for (let i = 0; i < 2; i++) await work((tx) => addScar(tx, id, one));
+    const at = (n: number, moment: "before" | "after") => ({ scarId: one.id, visitId: visits[n]!.id, moment });
+    await work((tx) => feelScar(tx, id, at(1, "before"), felt, null));
+    await work((tx) => feelScar(tx, id, at(0, "after"), { ...felt, lift: 3 }, null));
+    expect(await work((tx) => scarsOf(tx, id))).toMatchObject([
+      {
+        ...one,
+        roses: [
+          { visit: 1, moment: "after", lift: 3 },
+          { visit: 2, slides: felt.slides },
+        ],
+      },
+    ]);
+    // what another tab kept meanwhile is not written over
+    await expect(work((tx) => feelScar(tx, id, at(1, "before"), { ...felt, lift: 0 }, null))).rejects.toThrow(
+      Overtaken,
+    );
+    await work((tx) => feelScar(tx, id, at(1, "before"), { ...felt, lift: 0 }, felt));
+    await work((tx) => setScarRemoved(tx, id, one.id, true));
+    expect(await work((tx) => scarsOf(tx, id))).toEqual([]);
+    await work((tx) => setScarRemoved(tx, id, one.id, false));
+    await work((tx) => setScarClosed(tx, id, one.id, false));
+    expect(await work((tx) => scarsOf(tx, id))).toMatchObject([{ closed: false }]);
+  });
+
+  it("belong to their client, and take no rose that is none", async () => {
+    const [mine, other] = [await newClient(), await newClient()];
+    const one = scar();
+    await work((tx) => addScar(tx, mine.id, one));
+    const at = { scarId: one.id, visitId: other.visits[0]!.id, moment: "before" as const };
+    await expect(work((tx) => feelScar(tx, other.id, at, felt, null))).rejects.toThrow(NotFound);
+    await expect(work((tx) => addScar(tx, other.id, one))).rejects.toThrow(NotFound);
+    await expect(work((tx) => setScarRemoved(tx, other.id, one.id, true))).rejects.toThrow(NotFound);
+    const own = { ...at, visitId: mine.visits[0]!.id };
+    for (const slides of [
+      [1, 2],
+      [0, 0, 0, 0, 0, 0, 0, 4],
+    ])
+      await expect(
+        work((tx) => feelScar(tx, mine.id, own, { slides: slides as never, lift: 0 }, null)),
+      ).rejects.toThrow(/check/);
   });
 });
 

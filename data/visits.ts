@@ -100,6 +100,7 @@ async function hasRecords(tx: Tx, visitId: string): Promise<boolean> {
   for (const table of [
     "photo",
     "restriction_grade",
+    "scar_rose",
     "listening",
     "session_event",
     "measurement",

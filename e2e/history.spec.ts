@@ -29,7 +29,7 @@ test("an operation asks whether its scar is closed; not knowing keeps it out, a 
   await expect(form).toHaveCount(0);
   await page.goto(`${home}/intake/screening`);
   const follows = page.getByRole("region", { name: "What follows" });
-  await expect(follows).toContainText("After an operation the region starts with gentle scar slide.");
+  await expect(follows).toContainText("After an operation the place and what is near it starts with gentle scar slide.");
   await expect(follows).not.toContainText("may not be, is left alone");
 });
 
@@ -110,7 +110,7 @@ test("a sentence is read thing by thing, each with its rule, and a refused one i
   const read = page.getByRole("status", { name: "What was read" });
   for (const each of [
     "Injury: Fracture",
-    "arms, left",
+    "wrist, left",
     "Medication: Blood thinner",
     "not theirs",
     "somebody else’s",
@@ -128,7 +128,7 @@ test("a sentence is read thing by thing, each with its rule, and a refused one i
   const rows = page.getByRole("listitem").filter({ has: page.getByRole("button", { expanded: false }) });
   await expect(rows).toHaveCount(5);
   const chips = page.locator("header").getByRole("button");
-  for (const each of [/^Fracture: arms, left/, /^Blood thinner/, /zolvamib/])
+  for (const each of [/^Fracture: wrist, left/, /^Blood thinner/, /zolvamib/])
     await expect(chips.filter({ hasText: each })).toBeVisible();
   await expect(chips.filter({ hasText: /clot|Osteoporosis/ })).toHaveCount(0);
   await page.goto(`${home}/intake/screening`);

@@ -129,3 +129,54 @@ test("a new knee leaves calf and sole free, a broken wrist the upper arm: intake
   await expect(state("Wrist, left: out")).toBeAttached();
   await expect(state("Front of the upper arm, left")).toHaveText("Front of the upper arm, left");
 });
+
+test("a scar is drawn where it lies, its rose felt before and after and compared; a fresh one is left alone", async ({
+  page,
+}) => {
+  await signIn(page);
+  const home = await newClient(page, "Scar And Rose");
+  await page.goto(`${home}/assess/scars`);
+  const figure = (await page.getByRole("group", { name: "Where scars lie" }).boundingBox())!;
+  // right lower belly, on the left of the front view
+  const [x, y] = [figure.x + figure.width * 0.225, figure.y + figure.height * 0.45];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 6, y + 10, { steps: 6 });
+  await page.mouse.up();
+  const form = page.getByRole("form", { name: "New scar" });
+  await expect(form).toContainText(/(lower belly|middle of the belly|waist|groin|front hip bone).*right/);
+  await form.getByLabel("Length, mm").fill("ninety");
+  await form.getByRole("button", { name: "Record it" }).click();
+  await expect(form).toContainText("Length: type millimetres.");
+  await form.getByLabel("Length, mm").fill("90");
+  await form.getByLabel("Since").fill("summer 1998");
+  await form.getByLabel("In words").fill("appendix");
+  await form.getByRole("button", { name: "Yes" }).click();
+  await form.getByRole("button", { name: "Record it" }).click();
+  const scar = page.getByRole("listitem").filter({ hasText: "appendix" });
+  await expect(scar).toContainText("Older than half a year");
+  const slide = (way: string) => scar.getByRole("slider", { name: `Slide ${way}`, exact: true });
+  for (const way of ["outward", "footward and out", "footward"]) await slide(way).press("1");
+  await expect(scar).toContainText("Shortest outward; footward and out; footward");
+  await expect(scar).toContainText(/The rose is \d+ % ±\d+ %/);
+  await accessible(page);
+
+  await page.getByRole("button", { name: "After", exact: true }).click();
+  await expect(scar).toContainText("Not tested yet after visit 1");
+  for (const way of ["outward", "footward and out", "footward"]) await slide(way).press("2");
+  for (const way of ["outward", "footward and out", "footward"]) await slide(way).press("ArrowUp");
+  await expect(scar).toContainText(/Dashed: before visit 1, \d+ %\. Change \+\d+ % ±\d+ %: clear\./);
+  await page.reload();
+  await page.getByRole("button", { name: "After", exact: true }).click();
+  await expect(scar).toContainText("It slides like the skin around it, every way.");
+
+  await page.getByRole("button", { name: "Add a scar" }).click();
+  await form.getByLabel("Where").fill("left knee");
+  await form.getByLabel("Length, mm").fill("40");
+  await form.getByLabel("Since").fill("3 weeks ago");
+  await form.getByRole("button", { name: "Yes" }).click();
+  await form.getByRole("button", { name: "Record it" }).click();
+  const fresh = page.getByRole("listitem", { name: "Knee, left" });
+  await expect(fresh).toContainText("It rests for eight weeks; 5 more to go.");
+  await expect(fresh.getByRole("slider")).toHaveCount(0);
+});

@@ -38,7 +38,7 @@ async function main() {
     await page.waitForTimeout(500);
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
   };
-  await shot("sign-in", "/sign-in");
+  await page.goto("/sign-in");
   await page.getByLabel("E-mail").fill("odile@kiln.example");
   await page.getByLabel("Password").fill("slow warm hands");
   await page.getByRole("button", { name: "Sign in" }).click();
@@ -69,7 +69,12 @@ async function main() {
     await page.getByRole("button", { name: "Take the picture" }).click();
     await page.getByText(/Confirm the \d+ that are sure/).waitFor({ timeout: 90_000 });
   });
-  await shot("touch", `${ruben}/assess/touch`);
+  await shot("touch", `${ruben}/assess/touch`, async () => {
+    await page.getByRole("slider", { name: "Peel to layer" }).press("End");
+    await page.getByRole("slider", { name: "Peel to layer" }).press("ArrowLeft");
+    await page.getByLabel("What you feel, in one line").fill("l qu lu 2 band t4 bind head");
+  });
+  await shot("scars", `${ruben}/assess/scars`);
   await shot("listen", `${maribel}/assess/listen?visit=2`);
   await shot("path", `${ruben}/path`, () =>
     page

@@ -18,6 +18,7 @@ import { spread } from "~core/anatomy/spread-marks";
 import { structureOf, structures } from "~core/anatomy/structures";
 import { zones } from "~core/screening/zones";
 import type { Side } from "~core/units";
+import { DrawSheet, type DrawnLine } from "./draw-on-figure";
 
 export type Spot = { place: PlaceKey; side: Side | null };
 
@@ -67,6 +68,8 @@ export function BodyFigure({
   layerFill,
   marks = [],
   withZones = false,
+  lines = [],
+  drawing,
   chosen,
   choose,
   chosenStructure,
@@ -80,6 +83,10 @@ export function BodyFigure({
   layerFill?: string | undefined;
   marks?: readonly FigureMark[];
   withZones?: boolean;
+  /** Lines that lie on the body: scars. */
+  lines?: readonly { id: string; view: FigureView; points: readonly Point[] }[];
+  /** A sheet to draw one line on. */
+  drawing?: { line: DrawnLine | undefined; done: (drawn: DrawnLine) => void } | undefined;
   chosen?: Spot | undefined;
   /** `near`: what else a finger there may have meant; only a finger is unsure. */
   choose?: ((spot: Spot, near: readonly Spot[]) => void) | undefined;
@@ -223,6 +230,27 @@ export function BodyFigure({
               );
             })}
           {withZones && <Zones view={view} />}
+          {lines
+            .filter((line) => line.view === view)
+            .map(({ id, points }) => (
+              <polyline
+                key={id}
+                points={points.map((point) => point.join(",")).join(" ")}
+                fill="none"
+                stroke={tokens.clay}
+                strokeWidth={2.4}
+                strokeLinecap="round"
+                strokeLinejoin="round"
+                pointerEvents="none"
+              />
+            ))}
+          {drawing && (
+            <DrawSheet
+              view={view}
+              line={drawing.line?.view === view ? drawing.line.points : undefined}
+              done={drawing.done}
+            />
+          )}
           {spots
             .filter((spot) => spot.view === view)
             .map(({ mark, side, at: [x, y] }) => (

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import polygonClipping, { type Polygon } from "polygon-clipping";
 import {
   areaOf,
+  distanceTo,
   figureBox,
   figureViews,
   middleOf,
@@ -9,10 +10,12 @@ import {
   structuresSeen,
   structureViews,
   viewsOf,
+  within,
   type Point,
 } from "./figure";
 import { layerKeys } from "./layers";
 import { placeOf, places } from "./places";
+import { simplified } from "./simplify";
 import { spread } from "./spread-marks";
 import { structures } from "./structures";
 
@@ -125,5 +128,57 @@ describe("marks on the figure", () => {
     // twelve on one spot lie around it, none farther than a dozen of their own size
     const heap = spread(Array.from({ length: 12 }, () => ({ at: [50, 50] as Point, r: 5 })));
     expect(Math.max(...heap.map(([x, y]) => Math.hypot(x - 50, y - 50)))).toBeLessThan(30);
+  });
+});
+
+describe("a drawn line", () => {
+  it("keeps its ends, and strays no farther than it may", () => {
+    const point = fc.tuple(fc.double({ min: 0, max: 200, noNaN: true }), fc.double({ min: 0, max: 520, noNaN: true }));
+    fc.assert(
+      fc.property(
+        fc.array(point, { minLength: 2, maxLength: 60 }),
+        fc.double({ min: 0.1, max: 5, noNaN: true }),
+        (points, most) => {
+          const line = simplified(points, most);
+          expect(line[0]).toEqual(points[0]);
+          expect(line.at(-1)).toEqual(points.at(-1));
+          const far = (at: Point) => Math.min(...line.slice(1).map((end, i) => distanceTo([line[i]!, end], at)));
+          for (const at of points) expect(far(at)).toBeLessThanOrEqual(most + 1e-9);
+        },
+      ),
+    );
+    expect(
+      simplified(
+        [
+          [0, 0],
+          [1, 0.01],
+          [2, 0],
+          [3, 3],
+        ],
+        0.1,
+      ),
+    ).toEqual([
+      [0, 0],
+      [2, 0],
+      [3, 3],
+    ]);
+  });
+
+  it("is found by whatever comes within a finger’s reach, the nearest first", () => {
+    const square = (x: number) => ({
+      x,
+      outlines: [
+        [
+          [x, 0],
+          [x + 10, 0],
+          [x + 10, 10],
+          [x, 10],
+        ] as Point[],
+      ],
+    });
+    const list = [square(0), square(12), square(40)];
+    expect(within(list, [9, 5], 4).map(({ x }) => x)).toEqual([0, 12]);
+    expect(within(list, [9, 5], 0).map(({ x }) => x)).toEqual([0]);
+    expect(within(list, [30, 5], 4)).toEqual([]);
   });
 });

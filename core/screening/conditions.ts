@@ -20,11 +20,11 @@ export const entryKinds = {
 export type EntryKind = keyof typeof entryKinds;
 
 /**
- * Where a rule holds, seen from the place that was told. "here": that place. "near": it, all that touches it, and what lies
- * further out on the limb. "region": its region. "joints": the joints there. "joints around": those within two places of it,
+ * Where a rule holds, seen from the place that was told. "here": that place. "near": it and all that touches it. "outward":
+ * that, and what lies further out on the limb. "region": its region. "joints": the joints there. "joints around": those within two places of it,
  * so that nothing levers across. While only a region was told, each speaks of the whole region.
  */
-export type Around = "here" | "near" | "region" | "joints" | "joints around";
+export type Around = "here" | "near" | "outward" | "region" | "joints" | "joints around";
 
 /** A rule of a condition. It holds while the entry is open, unless `days` or `due` say otherwise. */
 export type Rule = {
@@ -87,7 +87,7 @@ export const conditions: readonly Condition[] = [
         key: "healing",
         kind: "exclude",
         days: { until: weeks(12) },
-        scope: { at: "near" },
+        scope: { at: "outward" },
         reason: "A fracture needs twelve weeks before it and what is near it is worked.",
       },
       {

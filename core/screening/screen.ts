@@ -106,11 +106,12 @@ function scopeOf(rule: Rule, entry: HistoryEntry): Scope | undefined {
 /** The places or joints a rule speaks of. No places: the whole region. */
 function around(at: Around, region: RegionKey, named: readonly PlaceKey[]): Scope {
   const told = named.filter(isPlace);
-  const hands = at === "here" || at === "near";
+  const hands = at === "here" || at === "near" || at === "outward";
   if (at === "region" || (hands && told.length === 0)) return { regions: [region] };
   const places = told.length > 0 ? told : placesIn(region);
   if (at === "here") return { places };
-  if (at === "near") return { places: [...new Set([...withNeighbours(places), ...furtherOut(places)])] };
+  if (at === "near") return { places: withNeighbours(places) };
+  if (at === "outward") return { places: [...new Set([...withNeighbours(places), ...furtherOut(places)])] };
   return { joints: jointsAt(at === "joints" ? places : withNeighbours(withNeighbours(places))) };
 }
 

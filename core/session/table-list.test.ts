@@ -85,7 +85,7 @@ describe("cues at the table", () => {
   });
 
   it("say what to stay clear of, and how long a point is held in this school", () => {
-    expect(cues("psoas-wait", []).clear).toEqual(["pulse in the middle of the belly"]);
+    expect(cues("psoas-wait", []).clear).toEqual(["pulse in the middle of the belly", "groin triangle"]);
     expect(cues("psoas-wait", []).hold).toBe("Hold 20–60 s, to the barrier or with ease");
     const slow = { ...usualSchool, hold: { least: 60, most: 90 }, way: "indirect" as const };
     expect(cues("psoas-wait", [], 6, slow).hold).toBe("Hold 60–90 s, follow ease");

@@ -26,11 +26,12 @@ import { addOwnMeasure, saveOwnScore } from "../own-measures";
 import { savePreferences } from "../preferences";
 import { recordAnswer } from "../screening";
 import { toldBy, typedEntry } from "./told";
+import { addScar, feelScar } from "../scars";
 import { restrictionsAt } from "./findings";
 import { studySet } from "../study-set";
 import { beginStudy, getStudy, keepMarking, type StudyItem } from "../studies";
 import { madeBytes, madePhotos, madePlan, madeStudy } from "./made";
-import { password, people, practice, practitioners, leontine, ruben, type Person } from "./people";
+import { password, people, practice, practitioners, leontine, ruben, rubenScar, type Person } from "./people";
 
 /** An id that is the same every time the demo is loaded. */
 export function demoId(name: string): string {
@@ -78,6 +79,18 @@ async function loadPerson(tx: Tx, person: Person, today: string): Promise<void> 
         person.id,
         { restrictionId: draft.id, visitId: visits[visit - 1]!.id, moment },
         { grade, tenderness },
+        null,
+      );
+  }
+  if (person === ruben) {
+    const { roses, ...scar } = rubenScar;
+    await addScar(tx, person.id, scar);
+    for (const { visit, moment, slides, lift } of roses)
+      await feelScar(
+        tx,
+        person.id,
+        { scarId: scar.id, visitId: visits[visit - 1]!.id, moment },
+        { slides, lift },
         null,
       );
   }

@@ -1,3 +1,4 @@
+import type { Rose, Scar } from "../../core/findings/scar";
 import { neutralPosture, type Posture } from "../../devices/camera/posture";
 import type { ClientDraft } from "../../core/client";
 import type { RestrictionDraft } from "../findings";
@@ -91,6 +92,32 @@ export const rubenStance: Posture = {
   kneeInL: 5,
   kneeInR: 9,
   kneesBack: 10,
+};
+
+/** His appendix scar, and how it slid: it let go on the way. */
+export const rubenScar: Omit<Scar, "roses"> & { roses: readonly Rose[] } = {
+  id: "5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a5c01",
+  places: ["lower-belly"],
+  side: "R",
+  line: {
+    view: "front",
+    points: [
+      [80, 226],
+      [84, 233],
+      [89, 240],
+    ],
+  },
+  lengthMm: 85,
+  since: "1998-06-30",
+  closed: true,
+  words: "appendix",
+  roses: [
+    { visit: 1, moment: "before", slides: [2, 1, 0, 1, 1, 2, 3, 2], lift: 1 },
+    { visit: 1, moment: "after", slides: [2, 2, 1, 1, 2, 2, 3, 2], lift: 1 },
+    { visit: 3, moment: "before", slides: [2, 2, 1, 1, 2, 3, 3, 2], lift: 2 },
+    { visit: 4, moment: "after", slides: [3, 2, 1, 2, 3, 3, 3, 3], lift: 2 },
+    { visit: 5, moment: "before", slides: [3, 3, 2, 2, 3, 3, 3, 3], lift: 2 },
+  ],
 };
 
 /** How much of his stance has eased, before and after each visit: what the simulated body did, not what was measured. */

@@ -20,6 +20,8 @@ export const grants: Record<string, string> = {
   own_words: "select, insert, update",
   restriction: "select, insert, update",
   restriction_grade: "select, insert, update",
+  scar: "select, insert, update",
+  scar_rose: "select, insert, update",
   listening: "select, insert, update",
   measurement: "select, insert, update, delete",
   handover: "select, insert, update",

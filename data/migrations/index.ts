@@ -7,6 +7,7 @@ import { complaints } from "./005-complaints";
 import { standings } from "./006-standings";
 import { handStandings } from "./007-hand-standings";
 import { structuresNamed } from "./008-structures";
+import { scars } from "./009-scars";
 import { grantSql } from "./grants";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
@@ -19,6 +20,7 @@ const migrations: Migration[] = [
   standings,
   handStandings,
   structuresNamed,
+  scars,
 ];
 
 /** Migrations are imported statically, so that the bundled server carries them. */

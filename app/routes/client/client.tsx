@@ -89,6 +89,7 @@ const parts: Record<string, { name: string; path: string }[]> = {
   assess: [
     { name: "Stand", path: "assess/stand" },
     { name: "Touch", path: "assess/touch" },
+    { name: "Scars", path: "assess/scars" },
     { name: "Listen", path: "assess/listen" },
   ],
 };

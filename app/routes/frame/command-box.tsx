@@ -26,6 +26,7 @@ const stages = [
   ["Own scales: activities and pain", "/intake/scales"],
   ["Stand: mark photographs", "/assess/stand"],
   ["Touch: restrictions", "/assess/touch"],
+  ["Touch: scars", "/assess/scars"],
   ["Listen: light touch", "/assess/listen"],
   ["Path: plan the series", "/path"],
   ["Sessions: run sheet and notes", "/sessions"],

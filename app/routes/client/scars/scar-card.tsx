@@ -1,0 +1,167 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import Typography from "@mui/material/Typography";
+import { useFetcher, useSubmit } from "react-router";
+import { placeNames } from "~core/anatomy/places";
+import type { Moment } from "~core/findings/restriction";
+import {
+  compareRoses,
+  roseArea,
+  rosesInOrder,
+  scarWork,
+  shortestWays,
+  slideGrades,
+  slideWords,
+  type Rose,
+  type Scar,
+  type Slide,
+} from "~core/findings/scar";
+import { z95 } from "~core/units";
+import { useNotify } from "~app/ui/notices";
+import { Overtaken, useKeeper } from "~app/ui/use-keeper";
+import { SlideRose } from "./rose";
+
+type Felt = Pick<Rose, "slides" | "lift">;
+const sideWord = { L: ", left", R: ", right", both: "" } as const;
+const untested: Felt = { slides: Array<Slide>(8).fill(3), lift: 3 };
+const percent = (value: number) => `${Math.round(value)} %`.replace("-", "−");
+
+/** One scar: what may be done at it, its eight slides and lift now, and what changed since the test before. */
+export function ScarCard({
+  scar,
+  visit,
+  moment,
+  day,
+}: {
+  scar: Scar;
+  visit: { id: string; ordinal: number };
+  moment: Moment;
+  /** Day of the visit: healing runs on the calendar. */
+  day: string;
+}) {
+  const fetcher = useFetcher();
+  const submit = useSubmit();
+  const notify = useNotify();
+  const name = `${placeNames(scar.places)}${sideWord[scar.side]}`;
+  const title = name.charAt(0).toUpperCase() + name.slice(1);
+  const own = scar.roses.find((each) => each.visit === visit.ordinal && each.moment === moment);
+  const kept = useKeeper<Felt>(own ? { slides: own.slides, lift: own.lift } : null, (felt) => ({
+    intent: "feel",
+    id: scar.id,
+    visitId: visit.id,
+    moment,
+    ...felt,
+  }));
+  const tested = kept.value;
+  const now: Felt = tested ?? untested;
+  const order = (each: Pick<Rose, "visit" | "moment">) => 2 * each.visit + (each.moment === "after" ? 1 : 0);
+  const earlier = rosesInOrder(scar).findLast((each) => order(each) < order({ visit: visit.ordinal, moment }));
+  const work = scarWork(scar, day);
+  const area = roseArea(now.slides);
+  const change = earlier && tested ? compareRoses(earlier, { visit: visit.ordinal, moment, ...now }) : undefined;
+  const short = shortestWays(now.slides);
+  const act = (intent: string, more: object = {}) =>
+    void fetcher.submit({ intent, id: scar.id, ...more } as never, { method: "post", encType: "application/json" });
+  return (
+    <Box component="li" aria-label={title} sx={(t) => ({ borderTop: `1px solid ${t.tokens.line}`, py: 2 })}>
+      <Box sx={{ display: "flex", gap: 1.5, alignItems: "baseline", flexWrap: "wrap" }}>
+        <Typography variant="h3" sx={{ flex: 1 }}>
+          {title}
+        </Typography>
+        <Button size="small" color="inherit" onClick={() => act("closed", { closed: !scar.closed })}>
+          {scar.closed ? "It has opened" : "It is closed now"}
+        </Button>
+        <Button
+          size="small"
+          color="inherit"
+          aria-label={`Take ${name} off the list`}
+          onClick={() => {
+            act("remove");
+            notify(`${title} is taken off the list.`, {
+              undo: () =>
+                void submit(
+                  { intent: "restore", id: scar.id },
+                  { method: "post", encType: "application/json", navigate: false },
+                ),
+            });
+          }}
+        >
+          Remove
+        </Button>
+      </Box>
+      <Typography sx={{ color: "text.secondary" }}>
+        {scar.words && `${scar.words} · `}
+        {scar.lengthMm} mm · {scar.since ? `since ${scar.since.slice(0, 4)}` : "age not known"} ·{" "}
+        {scar.closed ? "closed" : "not closed"}
+      </Typography>
+      <Typography sx={(t) => ({ color: work.may === "all" ? t.tokens.moss : t.tokens.amber, mb: 1 })}>
+        {work.why}
+      </Typography>
+      {work.may !== "nothing" && (
+        <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", md: "340px minmax(0,1fr)" }, gap: 2 }}>
+          <SlideRose
+            name={`Slides of ${name}`}
+            slides={now.slides}
+            earlier={earlier?.slides}
+            side={scar.side}
+            set={(way, slide) => kept.keep({ ...now, slides: now.slides.map((each, i) => (i === way ? slide : each)) })}
+          />
+          <Box>
+            {tested ? (
+              <>
+                <Typography>
+                  The rose is {percent(area.percent)} ±{percent(z95 * area.se)} of what the skin around it allows.
+                </Typography>
+                {short.length > 0 ? (
+                  <Typography sx={{ mt: 0.5 }}>
+                    Shortest {short.map((way) => slideWords[way]).join("; ")}: work there, then test all eight again.
+                  </Typography>
+                ) : (
+                  <Typography sx={{ mt: 0.5 }}>It slides like the skin around it, every way.</Typography>
+                )}
+              </>
+            ) : (
+              <Typography sx={{ color: "text.secondary" }}>
+                Not tested yet {moment} visit {visit.ordinal}. Press how far it slides each way, out to the ring it
+                reaches.
+              </Typography>
+            )}
+            {earlier && (
+              <Typography sx={{ mt: 0.5, color: "text.secondary" }}>
+                Dashed: {earlier.moment} visit {earlier.visit}, {percent(roseArea(earlier.slides).percent)}.
+                {change &&
+                  ` Change ${change.difference >= 0 ? "+" : ""}${percent(change.difference)} ±${percent(change.band)}: ${change.verdict}.`}
+              </Typography>
+            )}
+            <Box sx={{ display: "flex", gap: 1, alignItems: "center", flexWrap: "wrap", mt: 1.5 }}>
+              <Typography>Lifts</Typography>
+              <ToggleButtonGroup
+                exclusive
+                size="small"
+                value={tested ? now.lift : null}
+                onChange={(_, lift: Slide | null) => lift !== null && kept.keep({ ...now, lift })}
+                aria-label={`Lift of ${name}`}
+              >
+                {slideGrades.map((word, i) => (
+                  <ToggleButton key={word} value={i}>
+                    {word}
+                  </ToggleButton>
+                ))}
+              </ToggleButtonGroup>
+            </Box>
+            <Typography sx={{ mt: 1.5, fontSize: 13.5, color: "text.secondary" }}>
+              A grade by hand is sure to half a step (common practice); the band and the verdict follow from it.
+            </Typography>
+            <Overtaken
+              by={kept}
+              what={name}
+              words={(felt) => (felt ? `slides ${felt.slides.join(" ")}, lift ${felt.lift}` : "not tested")}
+            />
+          </Box>
+        </Box>
+      )}
+    </Box>
+  );
+}

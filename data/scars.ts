@@ -1,0 +1,80 @@
+import type { Moment } from "../core/findings/restriction";
+import type { Rose, Scar, Slide } from "../core/findings/scar";
+import type { Tx } from "./database";
+import { NotFound } from "./errors";
+import { keep } from "./keep";
+
+/** A client's scars in the order they were recorded, each with every test of it; removed ones left out. */
+export async function scarsOf(tx: Tx, clientId: string): Promise<Scar[]> {
+  const rows = await tx("scar").where({ client_id: clientId }).whereNull("removed_at").orderBy(["created_at", "id"]);
+  const roses = await tx("scar_rose as r")
+    .join("visit as v", "v.id", "r.visit_id")
+    .where("v.client_id", clientId)
+    .orderBy("v.ordinal")
+    .select<(Rose & { scarId: string })[]>({
+      scarId: "r.scar_id",
+      visit: "v.ordinal",
+      moment: "r.moment",
+      slides: "r.slides",
+      lift: "r.lift",
+    });
+  return rows.map((row): Scar => ({
+    id: row.id,
+    places: row.places,
+    side: row.side,
+    line: row.line,
+    lengthMm: row.length_mm,
+    since: row.since,
+    closed: row.closed,
+    words: row.words,
+    roses: roses.filter(({ scarId }) => scarId === row.id).map(({ scarId: _, ...rose }) => rose),
+  }));
+}
+
+export type ScarDraft = Omit<Scar, "roses">;
+
+/** Adds a scar; sent twice it is one. An id that says something else already is refused. */
+export async function addScar(tx: Tx, clientId: string, draft: ScarDraft): Promise<void> {
+  const { id, places, side, line, lengthMm, since, closed, words } = draft;
+  const row = { client_id: clientId, places, side, line, length_mm: lengthMm, since, closed, words };
+  const known = await tx("scar").where({ id }).first<{ client_id: string } | undefined>("client_id");
+  if (known && known.client_id !== clientId) throw new NotFound("scar");
+  if (!known)
+    await tx("scar")
+      .insert({ id, ...row, places: [...places], line: line === null ? null : JSON.stringify(line) })
+      .onConflict(["practice_id", "id"])
+      .ignore();
+}
+
+async function ofClient(tx: Tx, clientId: string, id: string): Promise<void> {
+  if (!(await tx("scar").where({ id, client_id: clientId }).first("id"))) throw new NotFound("scar");
+}
+
+/** Whether it is closed: what the gate turns on, and what changes by itself. */
+export async function setScarClosed(tx: Tx, clientId: string, id: string, closed: boolean): Promise<void> {
+  await ofClient(tx, clientId, id);
+  await tx("scar").where({ id }).update({ closed });
+}
+
+export async function setScarRemoved(tx: Tx, clientId: string, id: string, removed: boolean): Promise<void> {
+  await ofClient(tx, clientId, id);
+  await tx("scar")
+    .where({ id })
+    .update({ removed_at: removed ? tx.fn.now() : null });
+}
+
+export type RoseFelt = { slides: readonly Slide[]; lift: Slide };
+
+/** Records how a client's scar slides at a visit, where `was` stood so far. */
+export async function feelScar(
+  tx: Tx,
+  clientId: string,
+  at: { scarId: string; visitId: string; moment: Moment },
+  felt: RoseFelt,
+  was: RoseFelt | null | undefined,
+): Promise<void> {
+  await ofClient(tx, clientId, at.scarId);
+  const key = { scar_id: at.scarId, visit_id: at.visitId, moment: at.moment };
+  const row = ({ slides, lift }: RoseFelt) => ({ slides: [...slides], lift });
+  await keep(tx, "scar", "scar_rose", key, was ? row(was) : was, row(felt));
+}
