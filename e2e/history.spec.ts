@@ -29,7 +29,9 @@ test("an operation asks whether its scar is closed; not knowing keeps it out, a 
   await expect(form).toHaveCount(0);
   await page.goto(`${home}/intake/screening`);
   const follows = page.getByRole("region", { name: "What follows" });
-  await expect(follows).toContainText("After an operation the place and what is near it starts with gentle scar slide.");
+  await expect(follows).toContainText(
+    "After an operation the place and what is near it starts with gentle scar slide.",
+  );
   await expect(follows).not.toContainText("may not be, is left alone");
 });
 

@@ -166,6 +166,7 @@ test("a scar is drawn where it lies, its rose felt before and after and compared
   for (const way of ["outward", "footward and out", "footward"]) await slide(way).press("2");
   for (const way of ["outward", "footward and out", "footward"]) await slide(way).press("ArrowUp");
   await expect(scar).toContainText(/Dashed: before visit 1, \d+ %\. Change \+\d+ % ±\d+ %: clear\./);
+  await page.waitForLoadState("networkidle");
   await page.reload();
   await page.getByRole("button", { name: "After", exact: true }).click();
   await expect(scar).toContainText("It slides like the skin around it, every way.");
@@ -177,6 +178,6 @@ test("a scar is drawn where it lies, its rose felt before and after and compared
   await form.getByRole("button", { name: "Yes" }).click();
   await form.getByRole("button", { name: "Record it" }).click();
   const fresh = page.getByRole("listitem", { name: "Knee, left" });
-  await expect(fresh).toContainText("It rests for eight weeks; 5 more to go.");
+  await expect(fresh).toContainText(/It rests for eight weeks; [56] more to go\./);
   await expect(fresh.getByRole("slider")).toHaveCount(0);
 });
