@@ -203,12 +203,25 @@ export function middleOf(points: readonly Point[]): Point {
   return widest ? [(widest[0] + widest[1]) / 2, y] : points[0]!;
 }
 
+type Anchor = { view: FigureView; at: Point };
+const anchors = new Map<string, Anchor | undefined>();
+
 /** Where a mark for a structure or for places belongs: its view among `views`, and the point; nothing where none shows it. */
 export function anchorOf(
   views: readonly FigureView[],
   what: { structure?: string; places: readonly PlaceKey[] },
   side: Side,
-): { view: FigureView; at: Point } | undefined {
+): Anchor | undefined {
+  const key = [side, ...views, what.structure ?? what.places.join(" ")].join("|");
+  if (!anchors.has(key)) anchors.set(key, findAnchor(views, what, side));
+  return anchors.get(key);
+}
+
+function findAnchor(
+  views: readonly FigureView[],
+  what: { structure?: string; places: readonly PlaceKey[] },
+  side: Side,
+): Anchor | undefined {
   const best = [...views].sort((a, b) => shows(what.places, b) - shows(what.places, a));
   const own = what.structure === undefined ? undefined : structures.find(({ key }) => key === what.structure);
   for (const view of best) {

@@ -35,11 +35,11 @@ export function SlideRose({
   const least = Math.min(...slides);
   return (
     <svg
-      viewBox="-150 -135 300 270"
+      viewBox="-170 -145 340 290"
       width="100%"
       role="group"
       aria-label={name}
-      style={{ display: "block", maxWidth: 340 }}
+      style={{ display: "block", maxWidth: 360 }}
     >
       {[1, 2, 3].map((r) => (
         <circle key={r} r={ring(r)} fill="none" stroke={tokens.line} />
@@ -63,7 +63,7 @@ export function SlideRose({
         />
       </g>
       {slideWays.map((way, i) => {
-        const [tx, ty] = at(i, ring(3) + 17);
+        const [tx, ty] = at(i, ring(3) + 28);
         const short = least < 3 && slides[i] === least;
         return (
           <g
@@ -91,17 +91,20 @@ export function SlideRose({
             {([0, 1, 2, 3] as const).map((slide) => {
               const [x, y] = at(i, slide === 0 ? 13 : ring(slide));
               return (
-                <circle
+                <g
                   key={slide}
-                  cx={x}
-                  cy={y}
-                  r={slide === 0 ? 5 : 13}
-                  fill={slides[i] === slide ? (short ? tokens.clay : tokens.ember) : "transparent"}
-                  fillOpacity={slides[i] === slide ? 1 : 0}
-                  stroke={slides[i] === slide ? "none" : `${tokens.inkSoft}44`}
                   style={set ? { cursor: "pointer" } : undefined}
                   onClick={set && (() => slides[i] !== slide && set(i, slide))}
-                />
+                >
+                  <circle cx={x} cy={y} r={slide === 0 ? 5 : 14} fill="transparent" />
+                  <circle
+                    cx={x}
+                    cy={y}
+                    r={slide === 0 ? 4 : slides[i] === slide ? 9 : 6}
+                    fill={slides[i] === slide ? (short ? tokens.clay : tokens.ember) : tokens.sheet}
+                    stroke={slides[i] === slide ? "none" : `${tokens.inkSoft}66`}
+                  />
+                </g>
               );
             })}
             <text x={tx} y={ty + 4} textAnchor="middle" fontSize={11.5} fill={short ? tokens.clay : tokens.inkSoft}>
