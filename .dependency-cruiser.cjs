@@ -28,7 +28,7 @@ const rooms = {
   reading: ["anatomy", "findings", "measure", "statistics"],
   screening: ["anatomy", "techniques"],
   series: ["anatomy", "reading", "screening", "techniques"],
-  session: ["consent", "screening", "series", "techniques"],
+  session: ["anatomy", "consent", "screening", "series", "techniques"],
 };
 const oneWay = Object.entries(rooms).map(([room, others]) => ({
   name: `core-${room}-looks-only-where-it-may`,

@@ -1,3 +1,4 @@
+import { roseSchema, scarSchema } from "./routes/client/scars/scar-form";
 import { consentSchema, subjects } from "./routes/client/intake/consent/consent-form";
 import { wishesSchema } from "./routes/client/intake/wishes/wishes-form";
 import { gradingSchema, restrictionSchema } from "./routes/client/touch/restriction-form";
@@ -59,6 +60,23 @@ const good = {
     view: "left",
   },
   lock: { session: 0, technique: "rise-slowly", kind: "keep" },
+  scar: {
+    id,
+    places: ["lower-belly", "groin"],
+    side: "R",
+    line: {
+      view: "front",
+      points: [
+        [80, 220],
+        [84, 236],
+      ],
+    },
+    lengthMm: 90,
+    since: null,
+    closed: true,
+    words: " appendix ",
+  },
+  rose: { id, moment: "before", slides: [3, 3, 1, 0, 2, 3, 3, 3], lift: 2, was: null },
 };
 const schemas: Record<keyof typeof good, Schema> = {
   consent: consentSchema,
@@ -69,6 +87,8 @@ const schemas: Record<keyof typeof good, Schema> = {
   setup: setupSchema,
   upload: uploadSchema,
   lock: lockSchema,
+  scar: scarSchema,
+  rose: roseSchema,
 };
 
 describe("what forms take", () => {
@@ -109,6 +129,20 @@ describe("what forms take", () => {
     ["setup", { cameraHeight: "high" }, "cameraHeight", /type a number of millimetres/],
     ["setup", { stature: 100 }, "stature", /100 mm is under 900/],
     ["upload", { view: "above" }, "view", /front, back, left or right/],
+    [
+      "wishes",
+      { areasOut: [{ region: "leg", places: ["tail"], side: "L" }] },
+      "areasOut[0].places[0]",
+      /“tail” is not one/,
+    ],
+    ["scar", { places: [] }, "places", /name the place, or draw/],
+    ["scar", { places: ["moon"] }, "places[0]", /“moon” is not one of the places/],
+    ["scar", { lengthMm: 0 }, "lengthMm", /at least 1 mm, got 0/],
+    ["scar", { lengthMm: "long" }, "lengthMm", /type millimetres/],
+    ["scar", { closed: undefined }, "closed", /yes or no/],
+    ["scar", { line: { view: "front", points: Array(61).fill([1, 1]) } }, "line.points", /more than 60/],
+    ["rose", { slides: [1, 2, 3] }, "slides", /eight ways/],
+    ["rose", { lift: 4 }, "lift", /0 to 3, got 4/],
     ["lock", { kind: "perhaps" }, "kind", /keep, leave-out/],
     ["lock", { session: -1 }, "session", /at least 0/],
   ])("names field, rule and value: %s %j", async (name, change, field, message) => {

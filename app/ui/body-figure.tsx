@@ -18,7 +18,7 @@ import { spread } from "~core/anatomy/spread-marks";
 import { structureOf, structures } from "~core/anatomy/structures";
 import { zones } from "~core/screening/zones";
 import type { Side } from "~core/units";
-import { DrawSheet, type DrawnLine } from "./draw-on-figure";
+import { DrawSheet, ScarLine, type DrawnLine } from "./draw-on-figure";
 
 export type Spot = { place: PlaceKey; side: Side | null };
 
@@ -233,16 +233,7 @@ export function BodyFigure({
           {lines
             .filter((line) => line.view === view)
             .map(({ id, points }) => (
-              <polyline
-                key={id}
-                points={points.map((point) => point.join(",")).join(" ")}
-                fill="none"
-                stroke={tokens.clay}
-                strokeWidth={2.4}
-                strokeLinecap="round"
-                strokeLinejoin="round"
-                pointerEvents="none"
-              />
+              <ScarLine key={id} points={points} />
             ))}
           {drawing && (
             <DrawSheet

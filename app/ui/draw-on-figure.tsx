@@ -8,6 +8,22 @@ import type { Side } from "~core/units";
 /** What was drawn: where, and the places it crosses. */
 export type DrawnLine = { view: FigureView; points: Point[]; places: PlaceKey[]; side: Side | "both" };
 
+/** A line that lies on the body. */
+export function ScarLine({ points }: { points: readonly Point[] }) {
+  const { tokens } = useTheme();
+  return (
+    <polyline
+      points={points.map((point) => point.join(",")).join(" ")}
+      fill="none"
+      stroke={tokens.clay}
+      strokeWidth={2.4}
+      strokeLinecap="round"
+      strokeLinejoin="round"
+      pointerEvents="none"
+    />
+  );
+}
+
 /** A clear sheet over one view of the figure, in its own units: a finger or a mouse draws one line on it. */
 export function DrawSheet({
   view,
@@ -18,7 +34,6 @@ export function DrawSheet({
   line: readonly Point[] | undefined;
   done: (drawn: DrawnLine) => void;
 }) {
-  const { tokens } = useTheme();
   const sheet = useRef<SVGRectElement>(null);
   const [points, setPoints] = useState<readonly Point[] | undefined>();
   const at = (event: PointerEvent): Point => {
@@ -60,17 +75,7 @@ export function DrawSheet({
         onPointerUp={finish}
         onPointerCancel={() => setPoints(undefined)}
       />
-      {shown && shown.length > 1 && (
-        <polyline
-          points={shown.map((point) => point.join(",")).join(" ")}
-          fill="none"
-          stroke={tokens.clay}
-          strokeWidth={2.4}
-          strokeLinecap="round"
-          strokeLinejoin="round"
-          pointerEvents="none"
-        />
-      )}
+      {shown && shown.length > 1 && <ScarLine points={shown} />}
     </g>
   );
 }

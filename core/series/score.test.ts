@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { structureOf } from "../anatomy/structures";
 import { catalogue, techniqueOf } from "../techniques/catalogue";
 import { exampleInput } from "../test/plan-inputs";
 import { greedyPlan } from "./greedy";
@@ -46,6 +47,63 @@ describe("what covering something is worth", () => {
       expect(points).toHaveLength(slopes.length);
       expect(points.reduce((sum, each) => sum + (each * item.wanted) / slopes.length, 0)).toBeCloseTo(item.points, 9);
     }
+  });
+});
+
+describe("what a minute is worth to a target", () => {
+  const worth = (technique: string, structure: string, side: "L" | "R" | "both" = "both") => {
+    const { region, layer } = structureOf(structure)!;
+    const target = {
+      id: "t",
+      name: structure,
+      structures: [structure],
+      region,
+      layer,
+      side,
+      weight: 1,
+      wanted: 10,
+      because: "Test.",
+    };
+    const item = coverageItems({ ...exampleInput, targets: [target] }).find(({ id }) => id === "target t")!;
+    return item.dose(techniqueOf(technique));
+  };
+
+  it("is its share where the structure itself is reached, by its own name or by a group it is part of", () => {
+    expect(worth("loin-sink", "quadratus-lumborum").L).toBe(1);
+    expect(worth("high-side-in", "multifidus-groove").mid).toBeCloseTo(0.7);
+    expect(worth("ham-iron", "hamstrings").L).toBe(1);
+    expect(worth("ham-iron", "semitendinosus").R).toBe(1);
+  });
+
+  it("is less for other work in the same place, the less the farther apart the layers, and nothing elsewhere", () => {
+    // outer muscle over inner: a layer apart; skin over inner: three
+    expect(worth("hip-lift-press", "quadratus-lumborum").L).toBeCloseTo(0.35);
+    expect(worth("curl-lift-back", "quadratus-lumborum").L).toBeCloseTo(0.06);
+    expect(worth("foot-open", "quadratus-lumborum").L).toBe(0);
+    // the same layer beside it: half
+    expect(worth("calf-pin", "soleus").L).toBeCloseTo(0.35);
+    expect(worth("groove-strip", "quadratus-lumborum").L).toBeCloseTo(0.35);
+  });
+
+  it("counts on the target’s side, and half where work has no sides", () => {
+    expect(worth("loin-sink", "quadratus-lumborum", "L")).toMatchObject({ L: 1, R: 0 });
+    expect(worth("high-side-in", "multifidus-groove", "R")).toMatchObject({ L: 0, mid: 0.35 });
+  });
+
+  it("of a plan from before structures were aimed at is what its region and layer give", () => {
+    const old = {
+      id: "t",
+      name: "Low back",
+      region: "low-back" as const,
+      layer: "SM" as const,
+      side: "both" as const,
+      weight: 1,
+      wanted: 10,
+      because: "Test.",
+    };
+    const item = coverageItems({ ...exampleInput, targets: [old] }).find(({ id }) => id === "target t")!;
+    expect(item.dose(techniqueOf("hip-lift-press")).L).toBe(1);
+    expect(item.dose(techniqueOf("foot-open")).L).toBe(0);
   });
 });
 

@@ -1,8 +1,11 @@
+import { joints } from "../anatomy/joints";
+import { depthOf } from "../anatomy/layers";
+import { structureOf } from "../anatomy/structures";
 import { layerKeys } from "../anatomy/layers";
 import { regionKeys } from "../anatomy/regions";
 import { neededCover, prepares, regionsWorked, workingDepth } from "../series/rulebook";
 import { catalogue, techniqueOf } from "./catalogue";
-import { lightest } from "./safety-tags";
+import { hasTag, jointsMoved, lightest, regionsTouched } from "./safety-tags";
 import { isStrong, passesOf } from "./technique";
 
 describe("the catalogue of techniques", () => {
@@ -73,6 +76,54 @@ describe("the catalogue of techniques", () => {
       expect(Math.min(...here.map(workingDepth))).toBeLessThanOrEqual(2);
       expect(Math.max(...here.map(workingDepth))).toBeGreaterThanOrEqual(3);
     }
+  });
+
+  it("reaches structures where they lie, no deeper than its own layer but for light touch", () => {
+    for (const { key, layer, reach } of catalogue)
+      for (const { structure, places, share } of reach) {
+        const own = structureOf(structure)!;
+        for (const place of places)
+          expect([key, structure, own.places.includes(place)]).toEqual([key, structure, true]);
+        expect(share).toBeGreaterThan(0);
+        expect(share).toBeLessThanOrEqual(1);
+        if (layer !== "LT")
+          expect([key, structure, depthOf(own.layer) <= depthOf(layer)]).toEqual([key, structure, true]);
+      }
+  });
+
+  it("doses a region’s layer by the most that any structure there gets", () => {
+    const { reach, doses } = techniqueOf("hip-lift-press");
+    expect(reach.map(({ structure, share }) => [structure, share])).toEqual([
+      ["lumbar-erectors", 1],
+      ["gluteus-maximus", 0.3],
+    ]);
+    expect(doses).toEqual([
+      { region: "low-back", layer: "SM", share: 1 },
+      { region: "pelvis", layer: "SM", share: 0.3 },
+    ]);
+    // a group is all of its parts, where they lie in the places named
+    const band = techniqueOf("ham-iron").reach;
+    expect(band.map(({ structure }) => structure)).toEqual([
+      "biceps-femoris-long-head",
+      "semitendinosus",
+      "semimembranosus",
+    ]);
+    for (const { places } of band) expect(places).toEqual(["thigh-back"]);
+    // and a region is touched wherever a place of it is, however little
+    for (const each of catalogue) for (const { region } of each.doses) expect(regionsTouched(each)).toContain(region);
+  });
+
+  it("says which joints its levers and stretches move: those where they are laid on at least, or as named", () => {
+    const known = new Set(joints.map(({ key }) => key));
+    for (const each of catalogue)
+      if ((["lever", "end range", "neck lever"] as const).some((tag) => hasTag(each, tag))) {
+        expect([each.key, jointsMoved(each).length > 0]).toEqual([each.key, true]);
+        for (const joint of jointsMoved(each)) expect(known.has(joint)).toBe(true);
+      }
+    // what lies near the knee and does not bend it is free where a knee must not be bent
+    expect(jointsMoved(techniqueOf("ham-pin-straighten"))).toContain("knee-joint");
+    expect(jointsMoved(techniqueOf("calf-pin"))).not.toContain("knee-joint");
+    expect(jointsMoved(techniqueOf("leg-as-lever"))).toEqual(expect.arrayContaining(["hip-joint", "knee-joint"]));
   });
 
   it("prepares everything that has to be prepared, in each region it works", () => {

@@ -14,7 +14,7 @@ import { momentsOfClient } from "~app/readings.server";
 import type { Tx } from "~data/database";
 import { restrictionsOf } from "~data/findings";
 import type { Series, SeriesSettings } from "~data/series";
-import { eventsOf } from "~data/session-events";
+import { eventsOfVisits } from "~data/session-events";
 import { listVisits, type Visit } from "~data/visits";
 
 /** Targets as the findings stand now: every restriction, and every metric at its latest reading. */
@@ -30,14 +30,18 @@ export async function targetsOf(tx: Tx, clientId: string): Promise<Target[]> {
 /** The sessions that were worked: from the run's log, or as planned where a visit was closed without one. */
 export async function workedSessions(
   tx: Tx,
-  clientId: string,
   visits: readonly Visit[],
   series: Series | undefined,
 ): Promise<PlannedSession[]> {
+  const open = visits.findIndex((visit) => visit.status !== "closed");
+  const closed = open < 0 ? visits : visits.slice(0, open);
+  const logs = await eventsOfVisits(
+    tx,
+    closed.map(({ id }) => id),
+  );
   const done: PlannedSession[] = [];
-  for (const visit of visits) {
-    if (visit.status !== "closed") break;
-    const state = foldRun(await eventsOf(tx, visit.id));
+  for (const visit of closed) {
+    const state = foldRun(logs.get(visit.id) ?? []);
     done.push(
       state.phase === "not started"
         ? (series?.plan?.sessions[visit.ordinal - 1] ?? { steps: [] })
@@ -56,7 +60,7 @@ export async function planInputOf(
   judged: readonly Judged[],
 ): Promise<PlanInput> {
   const visits = await listVisits(tx, client.id);
-  const done = await workedSessions(tx, client.id, visits, series);
+  const done = await workedSessions(tx, visits, series);
   return {
     template,
     tableMinutes: tableMinutesOf(settings.bookedMinutes),

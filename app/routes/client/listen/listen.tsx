@@ -6,6 +6,7 @@ import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
 import { data } from "react-router";
 import { number, object, string } from "yup";
+import { MomentToggle } from "~app/ui/moment-toggle";
 import type { Route } from "./+types/listen";
 import type { Moment } from "~core/findings/restriction";
 import { isUsualRate, leastTaps, rateBand, rateOfTaps, usualRates } from "~core/light-touch/rhythm";
@@ -134,16 +135,7 @@ export default function Listen({ loaderData }: Route.ComponentProps) {
           <Typography variant="h2" sx={{ flex: 1 }}>
             {index + 1}. {stations[index]!.name}
           </Typography>
-          <ToggleButtonGroup
-            exclusive
-            size="small"
-            value={moment}
-            onChange={(_, value: Moment | null) => value && setMoment(value)}
-            aria-label="Moment"
-          >
-            <ToggleButton value="before">Before visit {visit.ordinal}</ToggleButton>
-            <ToggleButton value="after">After</ToggleButton>
-          </ToggleButtonGroup>
+          <MomentToggle moment={moment} visit={visit.ordinal} set={setMoment} />
         </Box>
         <Station
           key={at}

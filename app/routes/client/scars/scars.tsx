@@ -1,12 +1,9 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { data } from "react-router";
 import type { Route } from "./+types/scars";
-import type { FigureView } from "~core/anatomy/figure";
 import type { Moment } from "~core/findings/restriction";
 import type { Scar } from "~core/findings/scar";
 import { readWhen } from "~core/screening/told/when";
@@ -14,6 +11,8 @@ import { inSession, keeping } from "~app/session.server";
 import { today } from "~app/today.server";
 import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
 import { BodyFigure } from "~app/ui/body-figure";
+import { FigureColumn } from "~app/ui/figure-column";
+import { MomentToggle } from "~app/ui/moment-toggle";
 import type { DrawnLine } from "~app/ui/draw-on-figure";
 import { validate } from "~app/validation";
 import { getClient } from "~data/clients";
@@ -69,119 +68,62 @@ export function action({ params, context }: Route.ActionArgs) {
   });
 }
 
-const pairs = { "front and back": ["front", "back"], sides: ["left", "right"] } as const satisfies Record<
-  string,
-  readonly FigureView[]
->;
-type Pair = keyof typeof pairs;
-
 export default function Scars({ loaderData: { visit, day, born, scars } }: Route.ComponentProps) {
   const [moment, setMoment] = useState<Moment>("before");
-  const [pair, setPair] = useState<Pair>("front and back");
   const [drawn, setDrawn] = useState<DrawnLine | undefined>();
   const [adding, setAdding] = useState(false);
   const visitDay = visit.onDate > day ? visit.onDate : day;
   return (
-    <Box
-      sx={{
-        display: "grid",
-        gridTemplateColumns: {
-          xs: "1fr",
-          sm: "minmax(280px, 40%) minmax(0, 1fr)",
-          md: "minmax(400px, 500px) minmax(0, 1fr)",
-        },
-      }}
+    <FigureColumn
+      figure={(views) => (
+        <BodyFigure
+          views={views}
+          label="Where scars lie"
+          lines={scars.flatMap(({ id, line }) => (line ? [{ id, ...line }] : []))}
+          drawing={{
+            line: drawn,
+            done: (next) => {
+              setDrawn(next);
+              setAdding(true);
+            },
+          }}
+        />
+      )}
+      hint="Draw a scar where it lies, with a finger or the mouse. R and L are the client’s own sides."
     >
-      <Box
-        sx={(t) => ({
-          bgcolor: "background.paper",
-          borderRight: { sm: `1px solid ${t.tokens.line}` },
-          p: 2,
-          minHeight: { md: "calc(100dvh - 132px)" },
-        })}
-      >
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          value={pair}
-          onChange={(_, next: Pair | null) => next && setPair(next)}
-          aria-label="Seen from"
-          sx={{ mb: 1 }}
-        >
-          {(Object.keys(pairs) as Pair[]).map((each) => (
-            <ToggleButton key={each} value={each} sx={{ px: 1, fontSize: 13 }}>
-              {each}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
-        <Box sx={{ height: { xs: "44dvh", sm: "calc(100dvh - 260px)" }, minHeight: 360 }}>
-          <BodyFigure
-            views={pairs[pair]}
-            label="Where scars lie"
-            lines={scars.flatMap(({ id, line }) => (line ? [{ id, ...line }] : []))}
-            drawing={{
-              line: drawn,
-              done: (next) => {
-                setDrawn(next);
-                setAdding(true);
-              },
-            }}
-          />
-        </Box>
-        <Typography sx={{ fontSize: 13.5, color: "text.secondary", mt: 1 }}>
-          Draw a scar where it lies, with a finger or the mouse. R and L are the client’s own sides.
+      <Box sx={{ display: "flex", alignItems: "center", gap: 2, mb: 2, flexWrap: "wrap" }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          {scars.length === 0 ? "No scars yet" : `${scars.length} ${scars.length === 1 ? "scar" : "scars"}`}
         </Typography>
-      </Box>
-      <Box sx={{ p: { xs: 2, sm: 3 } }}>
-        <Box sx={{ display: "flex", alignItems: "center", gap: 2, mb: 2, flexWrap: "wrap" }}>
-          <Typography variant="h2" sx={{ flex: 1 }}>
-            {scars.length === 0 ? "No scars yet" : `${scars.length} ${scars.length === 1 ? "scar" : "scars"}`}
-          </Typography>
-          <ToggleButtonGroup
-            exclusive
-            size="small"
-            value={moment}
-            onChange={(_, value: Moment | null) => value && setMoment(value)}
-            aria-label="Moment"
-          >
-            <ToggleButton value="before">Before visit {visit.ordinal}</ToggleButton>
-            <ToggleButton value="after">After</ToggleButton>
-          </ToggleButtonGroup>
-          {!adding && (
-            <Button variant="contained" onClick={() => setAdding(true)}>
-              Add a scar
-            </Button>
-          )}
-        </Box>
-        {adding && (
-          <NewScar
-            drawn={drawn}
-            today={day}
-            born={born}
-            done={() => {
-              setAdding(false);
-              setDrawn(undefined);
-            }}
-          />
+        <MomentToggle moment={moment} visit={visit.ordinal} set={setMoment} />
+        {!adding && (
+          <Button variant="contained" onClick={() => setAdding(true)}>
+            Add a scar
+          </Button>
         )}
-        {scars.length === 0 && !adding && (
-          <Typography sx={{ color: "text.secondary", maxWidth: 480 }}>
-            A scar is slid in eight directions and lifted. Its rose shows which way it is held, and after the work
-            whether it has let go.
-          </Typography>
-        )}
-        <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
-          {scars.map((scar) => (
-            <ScarCard
-              key={`${scar.id} ${visit.id} ${moment}`}
-              scar={scar}
-              visit={visit}
-              moment={moment}
-              day={visitDay}
-            />
-          ))}
-        </Box>
       </Box>
-    </Box>
+      {adding && (
+        <NewScar
+          drawn={drawn}
+          today={day}
+          born={born}
+          done={() => {
+            setAdding(false);
+            setDrawn(undefined);
+          }}
+        />
+      )}
+      {scars.length === 0 && !adding && (
+        <Typography sx={{ color: "text.secondary", maxWidth: 480 }}>
+          A scar is slid in eight directions and lifted. Its rose shows which way it is held, and after the work whether
+          it has let go.
+        </Typography>
+      )}
+      <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
+        {scars.map((scar) => (
+          <ScarCard key={`${scar.id} ${visit.id} ${moment}`} scar={scar} visit={visit} moment={moment} day={visitDay} />
+        ))}
+      </Box>
+    </FigureColumn>
   );
 }

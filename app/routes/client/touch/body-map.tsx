@@ -1,25 +1,16 @@
 import Box from "@mui/material/Box";
 import Slider from "@mui/material/Slider";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useTheme } from "@mui/material/styles";
-import { useState } from "react";
-import type { FigureView } from "~core/anatomy/figure";
+import { useState, type ReactNode } from "react";
 import { depthOf, layers } from "~core/anatomy/layers";
 import { structureOf } from "~core/anatomy/structures";
 import { placesIn } from "~core/anatomy/places";
 import { latestGrade, type Restriction } from "~core/findings/restriction";
 import type { Side } from "~core/units";
 import { BodyFigure, type FigureMark, type Spot } from "~app/ui/body-figure";
+import { FigureColumn } from "~app/ui/figure-column";
 import { depthColours } from "~app/ui/theme";
 import { findingName } from "./finding";
-
-const pairs = {
-  "front and back": ["front", "back"],
-  sides: ["left", "right"],
-  soles: ["sole"],
-} as const satisfies Record<string, readonly FigureView[]>;
-type Pair = keyof typeof pairs;
 
 /** The lay figure with what was felt, peeled to a depth: what lies over it fades, what lies under appears. */
 export function BodyMap({
@@ -28,6 +19,7 @@ export function BodyMap({
   choosePlace,
   structure,
   chooseStructure,
+  children,
 }: {
   restrictions: readonly Restriction[];
   spot: Spot | undefined;
@@ -38,9 +30,10 @@ export function BodyMap({
     side: Side | null,
     near: readonly { structure: string; side: Side | null }[],
   ) => void;
+  /** What is found, beside it. */
+  children: ReactNode;
 }) {
   const { tokens } = useTheme();
-  const [pair, setPair] = useState<Pair>("front and back");
   // 0: the skin with every mark; 1–5: that layer
   const [depth, setDepth] = useState(0);
   const layer = depth === 0 ? undefined : layers[depth - 1]!;
@@ -65,43 +58,31 @@ export function BodyMap({
     ];
   });
   return (
-    <Box>
-      <ToggleButtonGroup
-        exclusive
-        size="small"
-        value={pair}
-        onChange={(_, next: Pair | null) => next && setPair(next)}
-        aria-label="Seen from"
-        sx={{ mb: 0.5 }}
-      >
-        {(Object.keys(pairs) as Pair[]).map((each) => (
-          <ToggleButton key={each} value={each} sx={{ px: 1, fontSize: 13 }}>
-            {each}
-          </ToggleButton>
-        ))}
-      </ToggleButtonGroup>
-      <Box sx={{ px: 2 }}>
-        <Slider
-          aria-label="Peel to layer"
-          value={depth}
-          min={0}
-          max={5}
-          step={1}
-          marks={[
-            { value: 0, label: "all" },
-            ...layers.map(({ depth: value, name }) => ({
-              value,
-              label: name.split(" ")[0]!.toLowerCase() + (name.includes(" ") ? ` ${name.split(" ")[1]!}` : ""),
-            })),
-          ]}
-          getAriaValueText={(value) => (value === 0 ? "all layers" : layers[value - 1]!.name)}
-          onChange={(_, value) => setDepth(value as number)}
-          sx={{ "& .MuiSlider-markLabel": { fontSize: 11.5 } }}
-        />
-      </Box>
-      <Box sx={{ height: { xs: "46dvh", sm: "calc(100dvh - 300px)" }, minHeight: 380 }}>
+    <FigureColumn
+      above={
+        <Box sx={{ px: 2 }}>
+          <Slider
+            aria-label="Peel to layer"
+            value={depth}
+            min={0}
+            max={5}
+            step={1}
+            marks={[
+              { value: 0, label: "all" },
+              ...layers.map(({ depth: value, name }) => ({
+                value,
+                label: name.split(" ")[0]!.toLowerCase() + (name.includes(" ") ? ` ${name.split(" ")[1]!}` : ""),
+              })),
+            ]}
+            getAriaValueText={(value) => (value === 0 ? "all layers" : layers[value - 1]!.name)}
+            onChange={(_, value) => setDepth(value as number)}
+            sx={{ "& .MuiSlider-markLabel": { fontSize: 11.5 } }}
+          />
+        </Box>
+      }
+      figure={(views) => (
         <BodyFigure
-          views={pairs[pair]}
+          views={views}
           label="Body map"
           marks={marks}
           chosen={spot}
@@ -112,7 +93,10 @@ export function BodyMap({
           chooseStructure={layer && chooseStructure}
           paint={() => ({ fill: tokens.paper })}
         />
-      </Box>
-    </Box>
+      )}
+      hint="Choose a place, or peel to a layer and choose a structure: outlines say where to look, not how it is shaped. A mark’s size is its grade, its colour the layer; R and L are the client’s own sides."
+    >
+      {children}
+    </FigureColumn>
   );
 }

@@ -9,16 +9,21 @@ import type { Route } from "./+types/touch";
 import { layerName } from "~core/anatomy/layers";
 import { placeOf } from "~core/anatomy/places";
 import { structureOf } from "~core/anatomy/structures";
+import { sinceLast } from "~core/findings/since-last";
+import { sessionsOn } from "~core/session/worked-on";
 import { historyOf, latestGrade, type Moment, type Restriction } from "~core/findings/restriction";
 import { inSession, keeping } from "~app/session.server";
 import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
+import { MomentToggle } from "~app/ui/moment-toggle";
 import { useNotify } from "~app/ui/notices";
 import type { Spot } from "~app/ui/body-figure";
 import type { Side } from "~core/units";
 import { validate } from "~app/validation";
 import { addRestriction, gradeRestriction, restrictionsOf, setRestrictionRemoved } from "~data/findings";
 import { getClient } from "~data/clients";
+import { seriesOf } from "~data/series";
+import { workedSessions } from "~app/routes/client/plan-input.server";
 import { BodyMap } from "./body-map";
 import { FeltPanel } from "./felt-panel";
 import { findingName, sameSpot, sendingOf, sideFor, sideWord, type Finding, type Sending } from "./finding";
@@ -32,8 +37,10 @@ export const handle = { slim: true };
 export function loader({ request, params, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx }) => {
     const client = await getClient(tx, params.clientId);
-    const { visit } = await visitOf(tx, client.id, request);
-    return { visit, restrictions: await restrictionsOf(tx, client.id) };
+    const { visit, visits } = await visitOf(tx, client.id, request);
+    const restrictions = await restrictionsOf(tx, client.id);
+    const done = await workedSessions(tx, visits, await seriesOf(tx, client.id));
+    return { visit, restrictions, worked: restrictions.map((restriction) => sessionsOn(done, restriction)) };
   });
 }
 
@@ -78,7 +85,7 @@ function passes(filter: Filter, restriction: Restriction, visit: number): boolea
   return filter === "all" || latest === 0;
 }
 
-export default function Touch({ loaderData: { visit, restrictions } }: Route.ComponentProps) {
+export default function Touch({ loaderData: { visit, restrictions, worked } }: Route.ComponentProps) {
   const [moment, setMoment] = useState<Moment>("before");
   const [filter, setFilter] = useState<Filter>("all");
   const [spot, setSpot] = useState<Spot | undefined>();
@@ -115,153 +122,142 @@ export default function Touch({ loaderData: { visit, restrictions } }: Route.Com
   }, []);
   const shown = restrictions.filter((restriction) => passes(filter, restriction, visit.ordinal));
   return (
-    <Box
-      sx={{
-        display: "grid",
-        gridTemplateColumns: {
-          xs: "1fr",
-          sm: "minmax(300px, 45%) minmax(0, 1fr)",
-          md: "minmax(420px, 548px) minmax(0, 1fr)",
-        },
+    <BodyMap
+      restrictions={restrictions}
+      spot={spot}
+      choosePlace={(next, near) => {
+        setSpot(next);
+        setPicked(undefined);
+        setUnsure(
+          near.length < 2
+            ? undefined
+            : near.map(({ place, side }) => ({
+                name: `${placeOf(place).name}${side ? `, ${sideWord[side]}` : ""}`,
+                choose: () => setSpot({ place, side }),
+              })),
+        );
+      }}
+      structure={picked}
+      chooseStructure={(structure, side, near) => {
+        setSpot(undefined);
+        setPicked({ structure, side });
+        setUnsure(
+          near.length < 2
+            ? undefined
+            : near.map((each) => ({
+                name: findingName({ structure: each.structure, side: each.side ?? "both" }),
+                choose: () => setPicked(each),
+              })),
+        );
       }}
     >
-      <Box
-        sx={(t) => ({
-          bgcolor: "background.paper",
-          borderRight: { sm: `1px solid ${t.tokens.line}` },
-          p: 2,
-          minHeight: { md: "calc(100dvh - 132px)" },
-        })}
-      >
-        <BodyMap
+      <Box sx={{ display: "flex", alignItems: "center", gap: 2, mb: 2, flexWrap: "wrap" }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          {restrictions.length === 0
+            ? "No restrictions yet"
+            : `${restrictions.length} ${restrictions.length === 1 ? "restriction" : "restrictions"}`}
+        </Typography>
+        <MomentToggle moment={moment} visit={visit.ordinal} set={setMoment} />
+      </Box>
+      <LineEntry restrictions={restrictions} recent={recent} lastQuality={lastQuality} keep={keep} />
+      <Sendings list={sendings} done={(id) => setSendings((before) => before.filter((each) => each.id !== id))} />
+      {unsure && (
+        <Box role="group" aria-label="Or did you mean" sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mb: 1 }}>
+          {unsure.map(({ name, choose }) => (
+            <Button key={name} variant="outlined" sx={{ minHeight: 44 }} onClick={choose}>
+              {name}
+            </Button>
+          ))}
+        </Box>
+      )}
+      {picked ? (
+        <FeltPanel
+          key={`${picked.structure} ${picked.side}`}
+          structure={picked.structure}
+          side={sideFor(structureOf(picked.structure)!, picked.side)}
           restrictions={restrictions}
-          spot={spot}
-          choosePlace={(next, near) => {
-            setSpot(next);
+          lastQuality={lastQuality}
+          keep={keep}
+          close={() => {
             setPicked(undefined);
-            setUnsure(
-              near.length < 2
-                ? undefined
-                : near.map(({ place, side }) => ({
-                    name: `${placeOf(place).name}${side ? `, ${sideWord[side]}` : ""}`,
-                    choose: () => setSpot({ place, side }),
-                  })),
-            );
-          }}
-          structure={picked}
-          chooseStructure={(structure, side, near) => {
-            setSpot(undefined);
-            setPicked({ structure, side });
-            setUnsure(
-              near.length < 2
-                ? undefined
-                : near.map((each) => ({
-                    name: findingName({ structure: each.structure, side: each.side ?? "both" }),
-                    choose: () => setPicked(each),
-                  })),
-            );
+            setUnsure(undefined);
           }}
         />
-        <Typography sx={{ fontSize: 13.5, color: "text.secondary", mt: 1 }}>
-          Choose a place, or peel to a layer and choose a structure: outlines say where to look, not how it is shaped. A
-          mark’s size is its grade, its colour the layer; R and L are the client’s own sides.
-        </Typography>
-      </Box>
-      <Box sx={{ p: { xs: 2, sm: 3 } }}>
-        <Box sx={{ display: "flex", alignItems: "center", gap: 2, mb: 2, flexWrap: "wrap" }}>
-          <Typography variant="h2" sx={{ flex: 1 }}>
-            {restrictions.length === 0
-              ? "No restrictions yet"
-              : `${restrictions.length} ${restrictions.length === 1 ? "restriction" : "restrictions"}`}
-          </Typography>
-          <ToggleButtonGroup
-            exclusive
-            size="small"
-            value={moment}
-            onChange={(_, value: Moment | null) => value && setMoment(value)}
-            aria-label="Moment"
-          >
-            <ToggleButton value="before">Before visit {visit.ordinal}</ToggleButton>
-            <ToggleButton value="after">After</ToggleButton>
-          </ToggleButtonGroup>
-        </Box>
-        <LineEntry restrictions={restrictions} recent={recent} lastQuality={lastQuality} keep={keep} />
-        <Sendings list={sendings} done={(id) => setSendings((before) => before.filter((each) => each.id !== id))} />
-        {unsure && (
-          <Box role="group" aria-label="Or did you mean" sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mb: 1 }}>
-            {unsure.map(({ name, choose }) => (
-              <Button key={name} variant="outlined" sx={{ minHeight: 44 }} onClick={choose}>
-                {name}
-              </Button>
-            ))}
-          </Box>
-        )}
-        {picked ? (
-          <FeltPanel
-            key={`${picked.structure} ${picked.side}`}
-            structure={picked.structure}
-            side={sideFor(structureOf(picked.structure)!, picked.side)}
-            restrictions={restrictions}
-            lastQuality={lastQuality}
-            keep={keep}
+      ) : (
+        spot && (
+          <StructuresHere
+            spot={spot}
+            choose={(structure) => setPicked({ structure, side: spot.side })}
             close={() => {
-              setPicked(undefined);
+              setSpot(undefined);
               setUnsure(undefined);
             }}
           />
-        ) : (
-          spot && (
-            <StructuresHere
-              spot={spot}
-              choose={(structure) => setPicked({ structure, side: spot.side })}
-              close={() => {
-                setSpot(undefined);
-                setUnsure(undefined);
-              }}
-            />
-          )
-        )}
-        {mirror && !sameSpot(restrictions, mirror) && (
-          <Box sx={{ mb: 1.5 }}>
-            <Button size="small" variant="outlined" onClick={() => keep(mirror)}>
-              {findingName(mirror)}, the same (M)
-            </Button>
-          </Box>
-        )}
-        {restrictions.length > 0 ? (
-          <ToggleButtonGroup
-            exclusive
-            size="small"
-            value={filter}
-            onChange={(_, value: Filter | null) => value && setFilter(value)}
-            aria-label="Shown"
-            sx={{ mb: 1 }}
-          >
-            {(Object.keys(filters) as Filter[]).map((each) => (
-              <ToggleButton key={each} value={each}>
-                {filters[each]}
-              </ToggleButton>
-            ))}
-          </ToggleButtonGroup>
-        ) : (
-          <Typography sx={{ color: "text.secondary", maxWidth: 480 }}>
-            Type what skin lift, glide or rocking finds, or choose it on the figure. One spot keeps its history over the
-            whole series, and the plan works from these grades.
-          </Typography>
-        )}
-        {restrictions.length > 0 && shown.length === 0 && (
-          <Typography sx={{ color: "text.secondary" }}>None of them.</Typography>
-        )}
-        <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
-          {shown.map((restriction) => (
-            <Row
-              key={`${restriction.id} ${visit.id} ${moment}`}
-              restriction={restriction}
-              visit={visit}
-              moment={moment}
-            />
-          ))}
+        )
+      )}
+      {mirror && !sameSpot(restrictions, mirror) && (
+        <Box sx={{ mb: 1.5 }}>
+          <Button size="small" variant="outlined" onClick={() => keep(mirror)}>
+            {findingName(mirror)}, the same (M)
+          </Button>
         </Box>
+      )}
+      <Different restrictions={restrictions} visit={visit.ordinal} />
+      {restrictions.length > 0 ? (
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          value={filter}
+          onChange={(_, value: Filter | null) => value && setFilter(value)}
+          aria-label="Shown"
+          sx={{ mb: 1 }}
+        >
+          {(Object.keys(filters) as Filter[]).map((each) => (
+            <ToggleButton key={each} value={each}>
+              {filters[each]}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+      ) : (
+        <Typography sx={{ color: "text.secondary", maxWidth: 480 }}>
+          Type what skin lift, glide or rocking finds, or choose it on the figure. One spot keeps its history over the
+          whole series, and the plan works from these grades.
+        </Typography>
+      )}
+      {restrictions.length > 0 && shown.length === 0 && (
+        <Typography sx={{ color: "text.secondary" }}>None of them.</Typography>
+      )}
+      <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
+        {shown.map((restriction) => (
+          <Row
+            key={`${restriction.id} ${visit.id} ${moment}`}
+            restriction={restriction}
+            worked={worked[restrictions.indexOf(restriction)] ?? []}
+            visit={visit}
+            moment={moment}
+          />
+        ))}
+      </Box>
+    </BodyMap>
+  );
+}
+
+/** What is different from last time, in a few lines; nothing where nothing is. */
+function Different({ restrictions, visit }: { restrictions: readonly Restriction[]; visit: number }) {
+  const rows = useMemo(() => sinceLast(restrictions, visit), [restrictions, visit]);
+  if (visit === 1 || rows.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Different from last time" sx={{ mb: 1.5 }}>
+      <Typography variant="h3" component="h3" sx={{ mb: 0.5 }}>
+        Different from last time
+      </Typography>
+      <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0, fontSize: 14.5 }}>
+        {rows.map(({ restriction, from, to, verdict }) => (
+          <li key={restriction.id}>
+            {findingName(restriction)}: {from ? `${from.grade} at visit ${from.visit}, now ${to}` : `new, ${to}`}
+            {verdict && ` (${verdict})`}
+          </li>
+        ))}
       </Box>
     </Box>
   );
@@ -271,10 +267,13 @@ type Felt = { grade: number; tenderness: number };
 
 function Row({
   restriction,
+  worked,
   visit,
   moment,
 }: {
   restriction: Restriction;
+  /** Sessions that worked it. */
+  worked: readonly number[];
   visit: { id: string; ordinal: number };
   moment: Moment;
 }) {
@@ -328,6 +327,8 @@ function Row({
           {layerName(restriction.layer).toLowerCase()} · {restriction.quality}
           {restriction.bind && ` · binds ${restriction.bind}`}
           {restriction.ease && ` · eases ${restriction.ease}`}
+          {worked.length > 0 &&
+            ` · worked ${worked.length === 1 ? "once" : `${worked.length} times`}: ${worked.length === 1 ? "session" : "sessions"} ${worked.join(", ")}`}
         </Typography>
       </Box>
       <ToggleButtonGroup
