@@ -106,6 +106,7 @@ export function BodyFigure({
       viewBox={`0 0 ${width} ${figureBox.height + 20}`}
       width="100%"
       height="100%"
+      preserveAspectRatio="xMidYMin meet"
       style={{ display: "block" }}
       role="group"
       aria-label={label}

@@ -60,7 +60,16 @@ export function FigureColumn({
           ))}
         </ToggleButtonGroup>
         {above}
-        <Box sx={{ height: { xs: "46dvh", sm: "calc(100dvh - 300px)" }, minHeight: 380 }}>{figure(pairs[pair])}</Box>
+        <Box
+          sx={{
+            aspectRatio: "412 / 540",
+            maxHeight: { xs: "46dvh", sm: "calc(100dvh - 300px)" },
+            minHeight: 380,
+            width: "100%",
+          }}
+        >
+          {figure(pairs[pair])}
+        </Box>
         <Typography sx={{ fontSize: 13.5, color: "text.secondary", mt: 1 }}>{hint}</Typography>
       </Box>
       <Box sx={{ p: { xs: 2, sm: 3 } }}>{children}</Box>

@@ -92,7 +92,7 @@ export default function Scars({ loaderData: { visit, day, born, scars } }: Route
       hint="Draw a scar where it lies, with a finger or the mouse. R and L are the client’s own sides."
     >
       <Box sx={{ display: "flex", alignItems: "center", gap: 2, mb: 2, flexWrap: "wrap" }}>
-        <Typography variant="h2" sx={{ flex: 1 }}>
+        <Typography variant="h2" sx={{ flex: "1 0 auto" }}>
           {scars.length === 0 ? "No scars yet" : `${scars.length} ${scars.length === 1 ? "scar" : "scars"}`}
         </Typography>
         <MomentToggle moment={moment} visit={visit.ordinal} set={setMoment} />

@@ -69,14 +69,11 @@ export function BodyMap({
             step={1}
             marks={[
               { value: 0, label: "all" },
-              ...layers.map(({ depth: value, name }) => ({
-                value,
-                label: name.split(" ")[0]!.toLowerCase() + (name.includes(" ") ? ` ${name.split(" ")[1]!}` : ""),
-              })),
+              ...layers.map(({ depth: value, name }) => ({ value, label: name.split(" ")[0]!.toLowerCase() })),
             ]}
             getAriaValueText={(value) => (value === 0 ? "all layers" : layers[value - 1]!.name)}
             onChange={(_, value) => setDepth(value as number)}
-            sx={{ "& .MuiSlider-markLabel": { fontSize: 11.5 } }}
+            sx={{ "& .MuiSlider-markLabel": { fontSize: 12 } }}
           />
         </Box>
       }

@@ -152,7 +152,7 @@ export default function Touch({ loaderData: { visit, restrictions, worked } }: R
       }}
     >
       <Box sx={{ display: "flex", alignItems: "center", gap: 2, mb: 2, flexWrap: "wrap" }}>
-        <Typography variant="h2" sx={{ flex: 1 }}>
+        <Typography variant="h2" sx={{ flex: "1 0 auto" }}>
           {restrictions.length === 0
             ? "No restrictions yet"
             : `${restrictions.length} ${restrictions.length === 1 ? "restriction" : "restrictions"}`}
