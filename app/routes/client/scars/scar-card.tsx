@@ -145,11 +145,14 @@ export function ScarCard({
                 aria-label={`Lift of ${name}`}
               >
                 {slideGrades.map((word, i) => (
-                  <ToggleButton key={word} value={i}>
-                    {word}
+                  <ToggleButton key={word} value={i} aria-label={word} sx={{ minWidth: 44 }}>
+                    {i}
                   </ToggleButton>
                 ))}
               </ToggleButtonGroup>
+              {tested && (
+                <Typography sx={{ color: "text.secondary" }}>{slideGrades[now.lift].slice(2)}</Typography>
+              )}
             </Box>
             <Typography sx={{ mt: 1.5, fontSize: 13.5, color: "text.secondary" }}>
               A grade by hand is sure to half a step (common practice); the band and the verdict follow from it.
