@@ -150,9 +150,7 @@ export function ScarCard({
                   </ToggleButton>
                 ))}
               </ToggleButtonGroup>
-              {tested && (
-                <Typography sx={{ color: "text.secondary" }}>{slideGrades[now.lift].slice(2)}</Typography>
-              )}
+              {tested && <Typography sx={{ color: "text.secondary" }}>{slideGrades[now.lift].slice(2)}</Typography>}
             </Box>
             <Typography sx={{ mt: 1.5, fontSize: 13.5, color: "text.secondary" }}>
               A grade by hand is sure to half a step (common practice); the band and the verdict follow from it.
