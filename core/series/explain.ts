@@ -1,5 +1,6 @@
 import { cautionsAt } from "../screening/consequence";
 import { regionName } from "../anatomy/regions";
+import { depthOf } from "../anatomy/layers";
 import { placeNames } from "../anatomy/places";
 import { structureOf } from "../anatomy/structures";
 import { techniqueOf } from "../techniques/catalogue";
@@ -80,10 +81,16 @@ function softening(cover: Technique, later: Technique): string {
     (reach) => reach.share >= rulebook.softens && reach.places.some((place) => places.includes(place)),
   );
   const at = places.filter((place) => over.some((reach) => reach.places.includes(place)));
-  const under = later.reach.filter((reach) => reach.places.some((place) => at.includes(place)));
+  const depth = ({ structure }: Reach) => depthOf(structureOf(structure)!.layer);
+  const top = Math.min(...over.map(depth));
+  // what lies no deeper than all that is softened is not under it
+  const under = later.reach.filter((reach) => depth(reach) > top && reach.places.some((place) => at.includes(place)));
+  if (under.length === 0) return `It softens the layer above ${later.name} at the ${placeNames(at.slice(0, 3))}.`;
+  const bottom = Math.max(...under.map(depth));
+  const lying = over.filter((reach) => depth(reach) < bottom);
   const names = (list: readonly Reach[]) => list.map(({ structure }) => structureOf(structure)!.name.toLowerCase());
-  const verb = over.length > 1 ? "lie" : "lies";
-  return `It softens ${list(names(over).slice(0, 3))}, which ${verb} over ${list(names(under).slice(0, 3))} at the ${placeNames(at.slice(0, 3))}, before ${later.name} goes there.`;
+  const verb = lying.length > 1 ? "lie" : "lies";
+  return `It softens ${list(names(lying).slice(0, 3))}, which ${verb} over ${list(names(under).slice(0, 3))} at the ${placeNames(at.slice(0, 3))}, before ${later.name} goes there.`;
 }
 
 /** What a caution changes about a step that is planned all the same: a cap, a side, a medium to replace. */
