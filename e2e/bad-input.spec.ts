@@ -57,6 +57,7 @@ test("every form answers a bad value with the field, the rule and the value, and
     bind: "",
     ease: "",
   };
+  const scar = { intent: "add", id: id(), places: ["knee"], side: "L", line: null, lengthMm: 40, closed: true };
   const consent = { id: id(), visitId, subject: "general", given: true, signedBy: "Somebody", signature: null };
   const hand = { visitId, moment: "before", readingId: "head-tilt.front", method: "inclinometer", value: 3 };
   const wishes = {
@@ -143,6 +144,11 @@ test("every form answers a bad value with the field, the rule and the value, and
     ["/assess/touch", { ...restriction, grade: 4 }, /Grade/],
     ["/assess/touch", { ...restriction, tenderness: -1 }, /Tender/],
     ["/assess/touch", { ...restriction, structure: "unicorn" }, /unicorn/],
+    ["/assess/scars", { ...scar, lengthMm: "long" }, /Length: type millimetres/],
+    ["/assess/scars", { ...scar, places: ["moon"] }, /“moon” is not one of the places/],
+    ["/assess/scars", { ...scar, sinceSaid: "the day of the flood" }, /“the day of the flood” is not understood/],
+    ["/assess/scars", { ...scar, sinceSaid: "2999" }, /“2999” is still to come/],
+    ["/assess/scars", { intent: "feel", id: id(), visitId, moment: "before", slides: [1, 2], lift: 1 }, /eight ways/],
     ["/path", { ...series, template: "eleven-step" }, /“eleven-step” is not known/],
     ["/path", { ...series, settings: { ...series.settings, bookedMinutes: 20 } }, /at least 40, got 20/],
     ["/path", { ...series, settings: { ...series.settings, intervalDays: 1 } }, /at least 2, got 1/],

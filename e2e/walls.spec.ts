@@ -35,6 +35,7 @@ test("a second practice's practitioner gets “not found” for every address of
     "/intake/scales",
     "/assess/stand",
     "/assess/touch",
+    "/assess/scars",
     "/assess/listen",
     "/path",
     "/sessions",

@@ -63,8 +63,8 @@ export function FigureColumn({
         <Box
           sx={{
             aspectRatio: "412 / 540",
-            maxHeight: { xs: "46dvh", sm: "calc(100dvh - 300px)" },
-            minHeight: 380,
+            maxHeight: { xs: "38dvh", sm: "calc(100dvh - 300px)" },
+            minHeight: { xs: 280, sm: 380 },
             width: "100%",
           }}
         >

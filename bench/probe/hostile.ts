@@ -46,6 +46,7 @@ export async function halfSent<T>(base: string, cookie: string, many: number, wo
   const { hostname, port } = new URL(base);
   const paths = [
     `/clients/${ruben}/assess/touch`,
+    `/clients/${ruben}/assess/scars`,
     `/clients/${ruben}/photos/upload?id=${randomUUID()}`,
     `/run/${randomUUID()}/events`,
     "/sign-in",

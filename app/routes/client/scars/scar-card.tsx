@@ -100,7 +100,7 @@ export function ScarCard({
         {work.why}
       </Typography>
       {work.may !== "nothing" && (
-        <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", md: "340px minmax(0,1fr)" }, gap: 2 }}>
+        <Box sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0,1fr)", lg: "340px minmax(0,1fr)" }, gap: 2 }}>
           <SlideRose
             name={`Slides of ${name}`}
             slides={now.slides}
