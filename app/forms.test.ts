@@ -72,7 +72,6 @@ const good = {
       ],
     },
     lengthMm: 90,
-    since: null,
     closed: true,
     words: " appendix ",
   },

@@ -258,7 +258,8 @@ describe("scars", () => {
     await work((tx) => addScar(tx, mine.id, one));
     const at = { scarId: one.id, visitId: other.visits[0]!.id, moment: "before" as const };
     await expect(work((tx) => feelScar(tx, other.id, at, felt, null))).rejects.toThrow(NotFound);
-    await expect(work((tx) => addScar(tx, other.id, one))).rejects.toThrow(NotFound);
+    await expect(work((tx) => addScar(tx, other.id, one))).rejects.toThrow(Overtaken);
+    await expect(work((tx) => addScar(tx, mine.id, { ...one, lengthMm: 40 }))).rejects.toThrow(Overtaken);
     await expect(work((tx) => setScarRemoved(tx, other.id, one.id, true))).rejects.toThrow(NotFound);
     const own = { ...at, visitId: mine.visits[0]!.id };
     for (const slides of [

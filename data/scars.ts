@@ -33,17 +33,11 @@ export async function scarsOf(tx: Tx, clientId: string): Promise<Scar[]> {
 
 export type ScarDraft = Omit<Scar, "roses">;
 
-/** Adds a scar; sent twice it is one. An id that says something else already is refused. */
+/** Adds a scar; sent twice it is one. An id that is another client's, or says something else already, is refused. */
 export async function addScar(tx: Tx, clientId: string, draft: ScarDraft): Promise<void> {
   const { id, places, side, line, lengthMm, since, closed, words } = draft;
-  const row = { client_id: clientId, places, side, line, length_mm: lengthMm, since, closed, words };
-  const known = await tx("scar").where({ id }).first<{ client_id: string } | undefined>("client_id");
-  if (known && known.client_id !== clientId) throw new NotFound("scar");
-  if (!known)
-    await tx("scar")
-      .insert({ id, ...row, places: [...places], line: line === null ? null : JSON.stringify(line) })
-      .onConflict(["practice_id", "id"])
-      .ignore();
+  const row = { client_id: clientId, places: [...places], side, line, length_mm: lengthMm, since, closed, words };
+  await keep(tx, "scar", "scar", { id }, null, row);
 }
 
 async function ofClient(tx: Tx, clientId: string, id: string): Promise<void> {

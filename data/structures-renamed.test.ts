@@ -1,5 +1,9 @@
 import { structureOf } from "../core/anatomy/structures";
-import { renamed } from "./migrations/008-structures";
+import { randomUUID } from "node:crypto";
+import { createClient } from "./clients";
+import { restrictionsOf } from "./findings";
+import { renamed, structuresNamed } from "./migrations/008-structures";
+import { draft, makeDatabase, type TestDatabase } from "./test/database";
 
 /** What structures were called when a restriction named its region, too. */
 const former = `head.scalp head.temporal-fascia head.masseter head.temporalis head.jaw-joint neck.neck-skin-fold
@@ -30,5 +34,44 @@ describe("findings from before structures had places of their own", () => {
       expect(former).toContain(key);
       expect(structureOf(now)).toBeDefined();
     }
+  });
+
+  describe("in a database", () => {
+    let db: TestDatabase;
+    beforeAll(async () => {
+      db = await makeDatabase();
+    });
+    afterAll(() => db.drop());
+
+    it("are renamed in every practice, moved where the structure moved, and not counted as changed", async () => {
+      const old = [
+        ["shoulder", "shoulder.serratus-anterior", "SM"],
+        ["thigh", "thigh.knee", "AR"],
+        ["low-back", "low-back.quadratus-lumborum", "DM"],
+      ] as const;
+      const clients = [randomUUID(), randomUUID()];
+      for (const [i, practice] of db.practices.entries())
+        await db.within(practice, async (tx) => {
+          await createClient(tx, clients[i]!, draft);
+          for (const [region, structure, layer] of old)
+            await tx("restriction").insert({
+              id: randomUUID(),
+              client_id: clients[i],
+              ...{ region, structure, layer, side: "L", quality: "band" },
+            });
+        });
+      await structuresNamed.up(db.owner);
+      for (const [i, practice] of db.practices.entries()) {
+        const found = await db.within(practice, (tx) => restrictionsOf(tx, clients[i]!));
+        expect(found.map(({ region, structure }) => [region, structure]).sort()).toEqual([
+          ["chest", "serratus-anterior"],
+          ["leg", "knee-joint"],
+          ["low-back", "quadratus-lumborum"],
+        ]);
+        expect(new Set(await db.within(practice, (tx) => tx("restriction").pluck("version")))).toEqual(new Set([1]));
+      }
+      // the walls stand again: nobody's rows without a practice
+      expect(await db.owner("restriction").select("id")).toEqual([]);
+    });
   });
 });

@@ -156,6 +156,13 @@ test("a scar is drawn where it lies, its rose felt before and after and compared
   await expect(scar).toContainText("Older than half a year");
   const slide = (way: string) => scar.getByRole("slider", { name: `Slide ${way}`, exact: true });
   for (const way of ["outward", "footward and out", "footward"]) await slide(way).press("1");
+  // what was not felt is not taken for free
+  await expect(scar).toContainText("3 of 8 ways felt. It is kept once all eight and the lift are felt.");
+  const rest = scar.getByRole("button", { name: "The others slide like the skin around" });
+  const lift = scar.getByRole("group", { name: /^Lift of/ });
+  await rest.click();
+  await expect(scar).toContainText("how far does it lift?");
+  await lift.getByRole("button", { name: "2 short" }).click();
   await expect(scar).toContainText("Shortest outward; footward and out; footward");
   await expect(scar).toContainText(/The rose is \d+ % ±\d+ %/);
   await accessible(page);
@@ -163,6 +170,8 @@ test("a scar is drawn where it lies, its rose felt before and after and compared
   await page.getByRole("button", { name: "After", exact: true }).click();
   await expect(scar).toContainText("Not tested yet after visit 1");
   for (const way of ["outward", "footward and out", "footward"]) await slide(way).press("2");
+  await rest.click();
+  await lift.getByRole("button", { name: "2 short" }).click();
   for (const way of ["outward", "footward and out", "footward"]) await slide(way).press("ArrowUp");
   await expect(scar).toContainText(/Dashed: before visit 1, \d+ %\. Change \+\d+ % ±\d+ %: clear\./);
   // the last of quick presses is what is kept

@@ -8,8 +8,6 @@ import {
   middleOf,
   placesSeen,
   structuresSeen,
-  structureViews,
-  viewsOf,
   within,
   type Point,
 } from "./figure";
@@ -23,6 +21,14 @@ const polygon = (points: readonly Point[]): Polygon => [points.map(([x, y]): [nu
 /** What two outlines share, by the geometry package (drawing units², 520 is the stature). */
 const common = (a: readonly Point[], b: readonly Point[]): number =>
   polygonClipping.intersection(polygon(a), polygon(b)).reduce((sum, [outer]) => sum + areaOf(outer!), 0);
+
+const viewsOf = (place: string) => figureViews.filter((view) => placesSeen(view).some((each) => each.place === place));
+const structureViews = (key: string) =>
+  figureViews.flatMap((view) =>
+    layerKeys
+      .filter((layer) => structuresSeen(view, layer).some(({ structure }) => structure === key))
+      .map((layer) => ({ view, layer })),
+  );
 
 /** So much two outlines may share where corners meet. */
 const tolerance = 0.5;

@@ -1,7 +1,7 @@
 import polygonClipping, { type Polygon, type Ring } from "polygon-clipping";
 import type { Side } from "../units";
 import { drawnRows } from "./drawn-places";
-import { layerKeys, type LayerKey } from "./layers";
+import type { LayerKey } from "./layers";
 import { placeOf, type PlaceKey } from "./places";
 import { structures, type Structure } from "./structures";
 
@@ -74,10 +74,6 @@ export function placesSeen(view: FigureView): readonly Drawn[] {
   return found;
 }
 
-/** Views in which a place is drawn, the best one first: front and back before the sides. */
-export const viewsOf = (place: PlaceKey): FigureView[] =>
-  figureViews.filter((view) => placesSeen(view).some((each) => each.place === place));
-
 /** A structure as one view shows it at its layer, on one side: one or more outlines. */
 export type DrawnStructure = { structure: string; side: Side | null; outlines: readonly (readonly Point[])[] };
 
@@ -95,13 +91,15 @@ function clipped(points: readonly Point[], [nx, ny]: Point, d: number): Point[] 
   });
 }
 
-export const areaOf = (points: readonly Point[]): number =>
-  Math.abs(
-    points.reduce((sum, [x, y], i) => {
-      const [nx, ny] = points[(i + 1) % points.length]!;
-      return sum + x * ny - nx * y;
-    }, 0) / 2,
-  );
+/** Twice the area of an outline, with a sign for which way round it goes (figure units²). */
+const turned = (points: readonly Point[]): number =>
+  points.reduce((sum, [x, y], i) => {
+    const [nx, ny] = points[(i + 1) % points.length]!;
+    return sum + x * ny - nx * y;
+  }, 0);
+
+/** Area of an outline in square units of the figure's box. */
+export const areaOf = (points: readonly Point[]): number => Math.abs(turned(points) / 2);
 
 /** Cuts an outline into `n` strips of one area, one after the other along the direction `along`. */
 function strips(points: readonly Point[], n: number, along: Point): Point[][] {
@@ -164,20 +162,9 @@ export function structuresSeen(view: FigureView, layer: LayerKey): readonly Draw
   return found;
 }
 
-/** Views and layers in which a structure is drawn. */
-export const structureViews = (key: string): { view: FigureView; layer: LayerKey }[] =>
-  figureViews.flatMap((view) =>
-    layerKeys
-      .filter((layer) => structuresSeen(view, layer).some(({ structure }) => structure === key))
-      .map((layer) => ({ view, layer })),
-  );
-
 /** A point well inside an outline: its centroid, or the middle of the widest run through it where that lies outside. */
 export function middleOf(points: readonly Point[]): Point {
-  const area = points.reduce((sum, [x, y], i) => {
-    const [nx, ny] = points[(i + 1) % points.length]!;
-    return sum + x * ny - nx * y;
-  }, 0);
+  const area = turned(points);
   const of = (axis: 0 | 1) =>
     points.reduce((sum, point, i) => {
       const next = points[(i + 1) % points.length]!;

@@ -115,9 +115,6 @@ export const structureOf = (key: string): Structure | StructureGroup | undefined
 /** The structures a key stands for: itself, or the parts of a group. */
 export const partsOf = (key: string): readonly string[] => groupByKey.get(key)?.parts ?? [key];
 
-/** Whether two keys, of structures or groups, have a structure in common. */
-export const meets = (a: string, b: string): boolean => partsOf(a).some((part) => partsOf(b).includes(part));
-
 /** What lies over a structure in a place: every structure of a shallower layer that lies there, too. */
 export const lyingOver = ({ layer }: Pick<Structure, "layer">, place: PlaceKey): Structure[] =>
   structures.filter((other) => depthOf(other.layer) < depthOf(layer) && other.places.includes(place));

@@ -1,23 +1,41 @@
-import { meets } from "../anatomy/structures";
+import { partsOf } from "../anatomy/structures";
 import type { PlannedSession } from "../series/plan";
 import { techniqueOf } from "../techniques/catalogue";
 import type { Minutes, Side } from "../units";
 
-/** Minutes of a session that reached a structure itself, on its side: each step's time by the share the structure gets of it. */
-export function minutesOn(session: PlannedSession, structure: string, side: Side | "both"): Minutes {
-  return session.steps.reduce((sum, { technique, minutes }) => {
-    const shares = techniqueOf(technique).reach.filter((reach) => meets(reach.structure, structure));
-    const share = Math.max(0, ...shares.map((reach) => reach.share));
-    const time = "mid" in minutes ? minutes.mid : side === "both" ? minutes.L + minutes.R : minutes[side];
-    return sum + share * time;
-  }, 0);
+type BySide = Record<Side, Minutes>;
+
+/** Minutes of a session that reached each structure itself, by side: each step's time by the share the structure gets of it. */
+export function minutesReached(session: PlannedSession): Map<string, BySide> {
+  const reached = new Map<string, BySide>();
+  for (const { technique, minutes } of session.steps)
+    for (const { structure, share } of techniqueOf(technique).reach) {
+      const sum = reached.get(structure) ?? { L: 0, R: 0 };
+      reached.set(structure, sum);
+      sum.L += share * ("mid" in minutes ? minutes.mid : minutes.L);
+      sum.R += share * ("mid" in minutes ? minutes.mid : minutes.R);
+    }
+  return reached;
 }
 
 /** Less than this reached it in passing. */
 const least: Minutes = 0.5;
 
-/** The sessions (from 1 on) that worked a structure on its side for half a minute or more. */
-export const sessionsOn = (
-  sessions: readonly PlannedSession[],
-  { structure, side }: { structure: string; side: Side | "both" },
-): number[] => sessions.flatMap((session, i) => (minutesOn(session, structure, side) >= least ? [i + 1] : []));
+type Spot = { structure: string; side: Side | "both" };
+
+/**
+ * Says of a spot which sessions (from 1 on) worked it for half a minute or more: on its side, on either for both; of a group,
+ * any of its parts.
+ */
+export function sessionsOn(sessions: readonly PlannedSession[]): (spot: Spot) => number[] {
+  const reached = sessions.map(minutesReached);
+  return ({ structure, side }) =>
+    reached.flatMap((minutes, i) =>
+      partsOf(structure).some((part) => {
+        const { L, R } = minutes.get(part) ?? { L: 0, R: 0 };
+        return (side === "L" ? L : side === "R" ? R : Math.max(L, R)) >= least;
+      })
+        ? [i + 1]
+        : [],
+    );
+}

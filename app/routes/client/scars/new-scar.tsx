@@ -56,7 +56,6 @@ export function NewScar({
           line: drawn ? { view: drawn.view, points: drawn.points } : null,
           lengthMm: values.length.trim(),
           sinceSaid: values.since.trim(),
-          since: when?.latest ?? null,
           closed,
           words: values.words,
         };

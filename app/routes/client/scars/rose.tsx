@@ -21,7 +21,8 @@ export function SlideRose({
   side,
   set,
 }: {
-  slides: readonly Slide[];
+  /** Undefined: not felt yet. */
+  slides: readonly (Slide | undefined)[];
   earlier: readonly Slide[] | undefined;
   name: string;
   /** On the client's left outward lies to the right of the drawing. */
@@ -32,7 +33,9 @@ export function SlideRose({
   const flip = side === "L" ? 1 : -1;
   const at = (i: number, r: number) =>
     [flip * r * Math.sin((i * Math.PI) / 4), -r * Math.cos((i * Math.PI) / 4)] as const;
-  const least = Math.min(...slides);
+  const felt = slides.filter((slide) => slide !== undefined);
+  const whole = felt.length === slides.length;
+  const least = whole ? Math.min(...felt) : 3;
   return (
     <svg
       viewBox="-170 -145 340 290"
@@ -54,13 +57,15 @@ export function SlideRose({
             strokeDasharray="5 4"
           />
         )}
-        <path
-          d={outline([...slides])!}
-          fill={`${tokens.ember}33`}
-          stroke={tokens.ember}
-          strokeWidth={2}
-          strokeLinejoin="round"
-        />
+        {whole && (
+          <path
+            d={outline(felt)!}
+            fill={`${tokens.ember}33`}
+            stroke={tokens.ember}
+            strokeWidth={2}
+            strokeLinejoin="round"
+          />
+        )}
       </g>
       {slideWays.map((way, i) => {
         const [tx, ty] = at(i, ring(3) + 28);
@@ -75,12 +80,16 @@ export function SlideRose({
                   "aria-label": `Slide ${slideWords[way]}`,
                   "aria-valuemin": 0,
                   "aria-valuemax": 3,
-                  "aria-valuenow": slides[i]!,
-                  "aria-valuetext": slideGrades[slides[i]!],
+                  "aria-valuenow": slides[i] ?? 0,
+                  "aria-valuetext": slides[i] === undefined ? "not felt yet" : slideGrades[slides[i]],
                   onKeyDown: (event: KeyboardEvent) => {
                     const by = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key];
                     const next =
-                      by === undefined ? (/^[0-3]$/.test(event.key) ? Number(event.key) : undefined) : slides[i]! + by;
+                      by === undefined
+                        ? /^[0-3]$/.test(event.key)
+                          ? Number(event.key)
+                          : undefined
+                        : (slides[i] ?? (by > 0 ? 2 : 4)) + by;
                     if (next === undefined) return;
                     event.preventDefault();
                     if (next >= 0 && next <= 3 && next !== slides[i]) set(i, next as Slide);

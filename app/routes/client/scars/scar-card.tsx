@@ -3,7 +3,9 @@ import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
-import { useFetcher, useSubmit } from "react-router";
+import { useState } from "react";
+import MuiLink from "@mui/material/Link";
+import { Link, useFetcher, useSubmit } from "react-router";
 import { placeNames } from "~core/anatomy/places";
 import type { Moment } from "~core/findings/restriction";
 import {
@@ -25,7 +27,11 @@ import { SlideRose } from "./rose";
 
 type Felt = Pick<Rose, "slides" | "lift">;
 const sideWord = { L: ", left", R: ", right", both: "" } as const;
-const untested: Felt = { slides: Array<Slide>(8).fill(3), lift: 3 };
+/** A test on its way: what was not felt is not kept, and counts for nothing. */
+type Feeling = { slides: readonly (Slide | undefined)[]; lift: Slide | undefined };
+const unfelt: Feeling = { slides: Array<undefined>(8).fill(undefined), lift: undefined };
+const isWhole = (feeling: Feeling): feeling is Felt =>
+  feeling.lift !== undefined && feeling.slides.every((slide) => slide !== undefined);
 const percent = (value: number) => `${Math.round(value)} %`.replace("-", "−");
 
 /** One scar: what may be done at it, its eight slides and lift now, and what changed since the test before. */
@@ -55,13 +61,21 @@ export function ScarCard({
     ...felt,
   }));
   const tested = kept.value;
-  const now: Felt = tested ?? untested;
+  const [begun, setBegun] = useState(unfelt);
+  const now: Feeling = tested ?? begun;
+  const feel = (change: Partial<Feeling>) => {
+    const next = { ...now, ...change };
+    if (isWhole(next)) kept.keep(next);
+    else setBegun(next);
+  };
+  const { lift } = now;
+  const missing = now.slides.filter((slide) => slide === undefined).length;
   const order = (each: Pick<Rose, "visit" | "moment">) => 2 * each.visit + (each.moment === "after" ? 1 : 0);
   const earlier = rosesInOrder(scar).findLast((each) => order(each) < order({ visit: visit.ordinal, moment }));
   const work = scarWork(scar, day);
-  const area = roseArea(now.slides);
-  const change = earlier && tested ? compareRoses(earlier, { visit: visit.ordinal, moment, ...now }) : undefined;
-  const short = shortestWays(now.slides);
+  const area = tested && roseArea(tested.slides);
+  const change = earlier && tested ? compareRoses(earlier, { visit: visit.ordinal, moment, ...tested }) : undefined;
+  const short = tested ? shortestWays(tested.slides) : [];
   const act = (intent: string, more: object = {}) =>
     void fetcher.submit({ intent, id: scar.id, ...more } as never, { method: "post", encType: "application/json" });
   return (
@@ -98,6 +112,16 @@ export function ScarCard({
       </Typography>
       <Typography sx={(t) => ({ color: work.may === "all" ? t.tokens.moss : t.tokens.amber, mb: 1 })}>
         {work.why}
+        {work.may !== "all" && (
+          <>
+            {" "}
+            The plan follows the history: is the{" "}
+            <MuiLink component={Link} to="../../intake" relative="path">
+              operation or injury recorded there
+            </MuiLink>
+            , too?
+          </>
+        )}
       </Typography>
       {work.may !== "nothing" && (
         <Box sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0,1fr)", lg: "340px minmax(0,1fr)" }, gap: 2 }}>
@@ -106,10 +130,10 @@ export function ScarCard({
             slides={now.slides}
             earlier={earlier?.slides}
             side={scar.side}
-            set={(way, slide) => kept.keep({ ...now, slides: now.slides.map((each, i) => (i === way ? slide : each)) })}
+            set={(way, slide) => feel({ slides: now.slides.map((each, i) => (i === way ? slide : each)) })}
           />
           <Box>
-            {tested ? (
+            {area ? (
               <>
                 <Typography>
                   The rose is {percent(area.percent)} ±{percent(z95 * area.se)} of what the skin around it allows.
@@ -123,10 +147,26 @@ export function ScarCard({
                 )}
               </>
             ) : (
-              <Typography sx={{ color: "text.secondary" }}>
-                Not tested yet {moment} visit {visit.ordinal}. Press how far it slides each way, out to the ring it
-                reaches.
-              </Typography>
+              <>
+                <Typography sx={{ color: "text.secondary" }}>
+                  {missing === 8
+                    ? `Not tested yet ${moment} visit ${visit.ordinal}. Press how far it slides each way, out to the ring it reaches.`
+                    : missing > 0
+                      ? `${8 - missing} of 8 ways felt.`
+                      : "All eight ways felt; how far does it lift?"}{" "}
+                  It is kept once all eight and the lift are felt.
+                </Typography>
+                {missing > 0 && missing < 8 && (
+                  <Button
+                    variant="outlined"
+                    size="small"
+                    sx={{ mt: 1 }}
+                    onClick={() => feel({ slides: now.slides.map((slide) => slide ?? 3) })}
+                  >
+                    The others slide like the skin around
+                  </Button>
+                )}
+              </>
             )}
             {earlier && (
               <Typography sx={{ mt: 0.5, color: "text.secondary" }}>
@@ -140,8 +180,8 @@ export function ScarCard({
               <ToggleButtonGroup
                 exclusive
                 size="small"
-                value={tested ? now.lift : null}
-                onChange={(_, lift: Slide | null) => lift !== null && kept.keep({ ...now, lift })}
+                value={now.lift ?? null}
+                onChange={(_, next: Slide | null) => next !== null && feel({ lift: next })}
                 aria-label={`Lift of ${name}`}
               >
                 {slideGrades.map((word, i) => (
@@ -150,7 +190,9 @@ export function ScarCard({
                   </ToggleButton>
                 ))}
               </ToggleButtonGroup>
-              {tested && <Typography sx={{ color: "text.secondary" }}>{slideGrades[now.lift].slice(2)}</Typography>}
+              {lift !== undefined && (
+                <Typography sx={{ color: "text.secondary" }}>{slideGrades[lift].slice(2)}</Typography>
+              )}
             </Box>
             <Typography sx={{ mt: 1.5, fontSize: 13.5, color: "text.secondary" }}>
               A grade by hand is sure to half a step (common practice); the band and the verdict follow from it.

@@ -37,7 +37,6 @@ export const scarSchema = object({
     .integer("Length: whole millimetres, got ${value}.")
     .min(1, "Length: at least 1 mm, got ${value}.")
     .max(2000, "Length: at most 2000 mm, got ${value}."),
-  since: string().nullable().default(null),
   closed: boolean().required("Closed: yes or no."),
   words: string().trim().max(200, "In words: at most 200 characters.").default(""),
 });

@@ -1,7 +1,6 @@
 import Box from "@mui/material/Box";
 import Slider from "@mui/material/Slider";
-import { useTheme } from "@mui/material/styles";
-import { useState, type ReactNode } from "react";
+import { useMemo, useState, type ReactNode } from "react";
 import { depthOf, layers } from "~core/anatomy/layers";
 import { structureOf } from "~core/anatomy/structures";
 import { placesIn } from "~core/anatomy/places";
@@ -11,6 +10,29 @@ import { BodyFigure, type FigureMark, type Spot } from "~app/ui/body-figure";
 import { FigureColumn } from "~app/ui/figure-column";
 import { depthColours } from "~app/ui/theme";
 import { findingName } from "./finding";
+
+/** Findings as marks, peeled to a depth (0: all): what lies deeper is not seen yet, what lies over it fades. */
+const marksOf = (restrictions: readonly Restriction[], depth: number): FigureMark[] =>
+  restrictions.flatMap((restriction): FigureMark[] => {
+    const grade = latestGrade(restriction)?.grade ?? 0;
+    const own = structureOf(restriction.structure);
+    const deep = depthOf(restriction.layer);
+    if (depth > 0 && deep > depth) return [];
+    return [
+      {
+        id: restriction.id,
+        text: String(grade),
+        title: `${findingName(restriction)}: grade ${grade}`,
+        ...(own ? { structure: own.key } : {}),
+        places: own?.places ?? placesIn(restriction.region),
+        side: restriction.side,
+        r: 5 + grade * 1.6,
+        fill: depthColours[deep - 1]!,
+        ink: deep <= 2 ? "#2B2622" : "#FFFDFA",
+        faded: depth > 0 && deep < depth,
+      },
+    ];
+  });
 
 /** The lay figure with what was felt, peeled to a depth: what lies over it fades, what lies under appears. */
 export function BodyMap({
@@ -33,30 +55,10 @@ export function BodyMap({
   /** What is found, beside it. */
   children: ReactNode;
 }) {
-  const { tokens } = useTheme();
   // 0: the skin with every mark; 1–5: that layer
   const [depth, setDepth] = useState(0);
   const layer = depth === 0 ? undefined : layers[depth - 1]!;
-  const marks = restrictions.flatMap((restriction): FigureMark[] => {
-    const grade = latestGrade(restriction)?.grade ?? 0;
-    const own = structureOf(restriction.structure);
-    const deep = depthOf(restriction.layer);
-    if (depth > 0 && deep > depth) return [];
-    return [
-      {
-        id: restriction.id,
-        text: String(grade),
-        title: `${findingName(restriction)}: grade ${grade}`,
-        ...(own ? { structure: own.key } : {}),
-        places: own?.places ?? placesIn(restriction.region),
-        side: restriction.side,
-        r: 5 + grade * 1.6,
-        fill: depthColours[deep - 1]!,
-        ink: deep <= 2 ? "#2B2622" : "#FFFDFA",
-        faded: depth > 0 && deep < depth,
-      },
-    ];
-  });
+  const marks = useMemo(() => marksOf(restrictions, depth), [restrictions, depth]);
   return (
     <FigureColumn
       above={
@@ -88,7 +90,6 @@ export function BodyMap({
           layerFill={layer && `${depthColours[layer.depth - 1]}66`}
           chosenStructure={structure}
           chooseStructure={layer && chooseStructure}
-          paint={() => ({ fill: tokens.paper })}
         />
       )}
       hint="Choose a place, or peel to a layer and choose a structure: outlines say where to look, not how it is shaped. A mark’s size is its grade, its colour the layer; R and L are the client’s own sides."

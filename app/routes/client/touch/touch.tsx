@@ -40,7 +40,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
     const { visit, visits } = await visitOf(tx, client.id, request);
     const restrictions = await restrictionsOf(tx, client.id);
     const done = await workedSessions(tx, visits, await seriesOf(tx, client.id));
-    return { visit, restrictions, worked: restrictions.map((restriction) => sessionsOn(done, restriction)) };
+    return { visit, restrictions, worked: restrictions.map(sessionsOn(done)) };
   });
 }
 
@@ -60,7 +60,11 @@ export function action({ params, context }: Route.ActionArgs) {
     if (sent.intent === "add") {
       const { value, errors } = await validate(restrictionSchema, sent);
       if (errors) return data({ errors }, { status: 400 });
-      await addRestriction(tx, client.id, value as Parameters<typeof addRestriction>[2]);
+      const draft = value as Parameters<typeof addRestriction>[2];
+      // typed twice before the page knew: the same structure and side is the same spot
+      const known = sameSpot(await restrictionsOf(tx, client.id), draft);
+      if (known) grading.id = known.id;
+      else await addRestriction(tx, client.id, draft);
     }
     const { id, moment, was, grade, tenderness } = grading;
     const at = { restrictionId: id, visitId: visit.id, moment };
@@ -104,10 +108,12 @@ export default function Touch({ loaderData: { visit, restrictions, worked } }: R
     setPicked(undefined);
     setUnsure(undefined);
   };
-  const mirror =
+  const otherSide =
     last && (last.side === "L" || last.side === "R")
       ? { ...last, side: last.side === "L" ? ("R" as const) : ("L" as const) }
       : undefined;
+  // what was found there already is graded by hand, not by a copy
+  const mirror = otherSide && !sameSpot(restrictions, otherSide) ? otherSide : undefined;
   const mirrored = useRef(() => {});
   useEffect(() => {
     mirrored.current = () => mirror && keep(mirror);
@@ -133,7 +139,10 @@ export default function Touch({ loaderData: { visit, restrictions, worked } }: R
             ? undefined
             : near.map(({ place, side }) => ({
                 name: `${placeOf(place).name}${side ? `, ${sideWord[side]}` : ""}`,
-                choose: () => setSpot({ place, side }),
+                choose: () => {
+                  setSpot({ place, side });
+                  setPicked(undefined);
+                },
               })),
         );
       }}
@@ -195,7 +204,7 @@ export default function Touch({ loaderData: { visit, restrictions, worked } }: R
           />
         )
       )}
-      {mirror && !sameSpot(restrictions, mirror) && (
+      {mirror && (
         <Box sx={{ mb: 1.5 }}>
           <Button size="small" variant="outlined" onClick={() => keep(mirror)}>
             {findingName(mirror)}, the same (M)
