@@ -116,7 +116,7 @@ export function ScarCard({
           <>
             {" "}
             The plan follows the history: is the{" "}
-            <MuiLink component={Link} to="../../intake" relative="path">
+            <MuiLink component={Link} to="../../intake" relative="path" color="inherit" underline="always">
               operation or injury recorded there
             </MuiLink>
             , too?
