@@ -1,3 +1,4 @@
+import { pointSchema, pressedSchema } from "./routes/client/points/point-form";
 import { roseSchema, scarSchema } from "./routes/client/scars/scar-form";
 import { consentSchema, subjects } from "./routes/client/intake/consent/consent-form";
 import { wishesSchema } from "./routes/client/intake/wishes/wishes-form";
@@ -75,6 +76,25 @@ const good = {
     closed: true,
     words: " appendix ",
   },
+  point: {
+    id,
+    structure: "upper-trapezius",
+    side: "R",
+    at: { view: "back", point: [120, 90] },
+    area: {
+      view: "right",
+      points: [
+        [90, 30],
+        [100, 30],
+        [100, 60],
+      ],
+    },
+    referral: [
+      { place: "temple", side: "R" },
+      { place: "sacrum", side: null },
+    ],
+  },
+  pressed: { id, moment: "after", tenderness: 3, reproduced: true, held: 40, was: null },
   rose: { id, moment: "before", slides: [3, 3, 1, 0, 2, 3, 3, 3], lift: 2, was: null },
 };
 const schemas: Record<keyof typeof good, Schema> = {
@@ -87,6 +107,8 @@ const schemas: Record<keyof typeof good, Schema> = {
   upload: uploadSchema,
   lock: lockSchema,
   scar: scarSchema,
+  point: pointSchema,
+  pressed: pressedSchema,
   rose: roseSchema,
 };
 
@@ -134,6 +156,12 @@ describe("what forms take", () => {
       "areasOut[0].places[0]",
       /“tail” is not one/,
     ],
+    ["point", { structure: "unicorn" }, "structure", /“unicorn” is not one of the structures/],
+    ["point", { at: { view: "back", point: [1, 2000] } }, "at.point[1]", /520/],
+    ["point", { area: { view: "back", points: Array(81).fill([1, 1]) } }, "area.points", /more than 80/],
+    ["point", { referral: [{ place: "moon", side: null }] }, "referral[0].place", /“moon” is not one of the places/],
+    ["pressed", { tenderness: 11 }, "tenderness", /at most 10, got 11/],
+    ["pressed", { held: 3601 }, "held", /at most an hour, got 3601/],
     ["scar", { places: [] }, "places", /name the place, or draw/],
     ["scar", { places: ["moon"] }, "places[0]", /“moon” is not one of the places/],
     ["scar", { lengthMm: 0 }, "lengthMm", /at least 1 mm, got 0/],

@@ -3,7 +3,7 @@ import { addDays, format, subDays } from "date-fns";
 import type { Marks } from "~core/measure/calibration";
 import { usualSchool } from "~core/screening/facts";
 import { questions } from "~core/screening/questions";
-import { greedyPlan } from "~core/series/greedy";
+import { quickPlan } from "~core/test/quick-plan";
 import { entryOf } from "~core/test/facts";
 import { figureOf, setupOf, trueMarks, usualCamera } from "../devices/camera/camera";
 import { neutralPosture } from "../devices/camera/posture";
@@ -43,7 +43,7 @@ const planned = () =>
     await createClient(tx, id, draft);
     const client = await getClient(tx, id);
     const input = await planInputOf(tx, client, undefined, "three-step", settings, await judgedOf(tx, client, odile));
-    const sessions = greedyPlan(input)!;
+    const sessions = quickPlan(input)!;
     const plan = { sessions, score: 1, targets: [], solvedAt: `${today}T08:00:00.000Z` };
     await saveSeries(tx, { id: randomUUID(), clientId: id, template: "three-step", settings, plan, version: 0 });
     await planVisits(tx, id, input.days);

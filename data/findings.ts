@@ -10,15 +10,23 @@ export async function restrictionsOf(tx: Tx, clientId: string): Promise<Restrict
   const rows = await tx("restriction")
     .where({ client_id: clientId })
     .whereNull("removed_at")
+    .whereNull("joined_to")
     .orderBy(["created_at", "id"]);
+  // gathered by the database: a long history is one short row a spot, not thousands
   const grades = await tx("restriction_grade as g")
     .join("visit as v", "v.id", "g.visit_id")
     .whereIn(
       "g.restriction_id",
       rows.map((row: { id: string }) => row.id),
     )
-    .orderBy("v.ordinal")
-    .select("g.restriction_id", "v.ordinal", "g.moment", "g.grade", "g.tenderness");
+    .groupBy("g.restriction_id")
+    .select<{ restriction_id: string; felt: [number, Moment, Grade, number][] }[]>(
+      "g.restriction_id",
+      tx.raw(
+        "json_agg(json_build_array(v.ordinal, g.moment, g.grade, g.tenderness) order by v.ordinal, g.moment desc) as felt",
+      ),
+    );
+  const felt = new Map(grades.map((each) => [each.restriction_id, each.felt]));
   return rows.map((row): Restriction => ({
     id: row.id,
     region: row.region,
@@ -28,14 +36,12 @@ export async function restrictionsOf(tx: Tx, clientId: string): Promise<Restrict
     quality: row.quality,
     bind: row.bind,
     ease: row.ease,
-    grades: grades
-      .filter((grade) => grade.restriction_id === row.id)
-      .map((grade) => ({
-        visit: grade.ordinal,
-        moment: grade.moment as Moment,
-        grade: grade.grade as Grade,
-        tenderness: grade.tenderness,
-      })),
+    grades: (felt.get(row.id) ?? []).map(([visit, moment, grade, tenderness]) => ({
+      visit,
+      moment,
+      grade,
+      tenderness,
+    })),
   }));
 }
 
@@ -49,17 +55,19 @@ export async function addRestriction(tx: Tx, clientId: string, draft: Restrictio
 }
 
 async function ofClient(tx: Tx, clientId: string, id: string): Promise<void> {
-  if (!(await tx("restriction").where({ id, client_id: clientId }).first("id"))) throw new NotFound("restriction");
+  // a line that was joined to another is graded there
+  if (!(await tx("restriction").where({ id, client_id: clientId }).whereNull("joined_to").first("id")))
+    throw new NotFound("restriction");
 }
 
 export type Felt = { grade: number; tenderness: number };
 
-/** Records how a client's restriction grades at a visit, where `was` stood so far. */
+/** Records how a client's restriction grades at a visit, where `was` stood so far; null takes the grading back. */
 export async function gradeRestriction(
   tx: Tx,
   clientId: string,
   at: { restrictionId: string; visitId: string; moment: Moment },
-  felt: Felt,
+  felt: Felt | null,
   was: Felt | null | undefined,
 ): Promise<void> {
   await ofClient(tx, clientId, at.restrictionId);

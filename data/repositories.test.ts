@@ -12,6 +12,8 @@ import {
   setRestrictionRemoved,
 } from "./findings";
 import { addPhoto, photosOfClient, removePhoto, restorePhoto, saveMarks, stoodAgain, stoodAgainKey } from "./photos";
+import { joinLines, separateLine, splitLine } from "./lines";
+import { addTriggerPoint, feelPoint, setPointRemoved, triggerPointsOf } from "./trigger-points";
 import { addScar, feelScar, scarsOf, setScarClosed, setScarRemoved, type RoseFelt } from "./scars";
 import { saveSeries, seriesOf, type SeriesSettings } from "./series";
 import { appendEvents, eventsOf } from "./session-events";
@@ -269,6 +271,137 @@ describe("scars", () => {
       await expect(
         work((tx) => feelScar(tx, mine.id, own, { slides: slides as never, lift: 0 }, null)),
       ).rejects.toThrow(/check/);
+  });
+});
+
+describe("lines of findings", () => {
+  const line = (structure: string, change: object = {}) => ({
+    id: randomUUID(),
+    region: "low-back" as const,
+    structure,
+    side: "L" as const,
+    layer: "SM" as const,
+    quality: "band" as const,
+    bind: "" as const,
+    ease: "" as const,
+    ...change,
+  });
+  async function graded() {
+    const { id, visits } = await newClient();
+    const [one, two] = [line("lumbar-erectors"), line("quadratus-lumborum")];
+    for (const each of [one, two]) await work((tx) => addRestriction(tx, id, each));
+    const grade = (of: string, visit: number, grade: number) =>
+      work((tx) =>
+        gradeRestriction(
+          tx,
+          id,
+          { restrictionId: of, visitId: visits[visit - 1]!.id, moment: "before" },
+          { grade, tenderness: 0 },
+          null,
+        ),
+      );
+    await grade(one.id, 1, 3);
+    await grade(two.id, 1, 2);
+    await grade(two.id, 2, 1);
+    const told = async () =>
+      (await work((tx) => restrictionsOf(tx, id)))
+        .map(
+          ({ structure, grades }) => `${structure} ${grades.map(({ visit, grade }) => `${visit}:${grade}`).join(" ")}`,
+        )
+        .sort();
+    return { id, one, two, told };
+  }
+
+  it("are joined without losing what both were graded, and taken apart again", async () => {
+    const { id, one, two, told } = await graded();
+    const before = await told();
+    for (let i = 0; i < 2; i++) await work((tx) => joinLines(tx, id, two.id, one.id));
+    expect(await told()).toEqual(["lumbar-erectors 1:3 2:1"]);
+    // what was joined is no line of its own, to be graded, joined or split
+    const [visit] = await work((tx) => listVisits(tx, id));
+    const stale = { restrictionId: two.id, visitId: visit!.id, moment: "after" as const };
+    await expect(work((tx) => gradeRestriction(tx, id, stale, { grade: 1, tenderness: 0 }, null))).rejects.toThrow(
+      NotFound,
+    );
+    await expect(work((tx) => joinLines(tx, id, one.id, two.id))).rejects.toThrow(NotFound);
+    for (let i = 0; i < 2; i++) await work((tx) => separateLine(tx, id, two.id));
+    expect(await told()).toEqual(before);
+  });
+
+  it("are split from a visit on, and joined again", async () => {
+    const { id, two, told } = await graded();
+    const before = await told();
+    const fresh = line("iliocostalis-lumborum");
+    for (let i = 0; i < 2; i++) await work((tx) => splitLine(tx, id, two.id, fresh, 2));
+    expect(await told()).toEqual(["iliocostalis-lumborum 2:1", "lumbar-erectors 1:3", "quadratus-lumborum 1:2"]);
+    await work((tx) => joinLines(tx, id, fresh.id, two.id));
+    expect(await told()).toEqual(before);
+  });
+
+  it("belong to their client", async () => {
+    const [mine, other] = [await graded(), await graded()];
+    await expect(work((tx) => joinLines(tx, mine.id, mine.one.id, other.one.id))).rejects.toThrow(NotFound);
+    await expect(work((tx) => joinLines(tx, mine.id, mine.one.id, mine.one.id))).rejects.toThrow(NotFound);
+    await expect(work((tx) => separateLine(tx, mine.id, other.two.id))).rejects.toThrow(NotFound);
+    await expect(work((tx) => splitLine(tx, mine.id, other.two.id, line("calf"), 2))).rejects.toThrow(NotFound);
+  });
+
+  it("lose a grading that was made by mistake, and only while it still is what was seen", async () => {
+    const { id, one, told } = await graded();
+    const { visits } = { visits: await work((tx) => listVisits(tx, id)) };
+    const at = { restrictionId: one.id, visitId: visits[0]!.id, moment: "before" as const };
+    await expect(work((tx) => gradeRestriction(tx, id, at, null, { grade: 1, tenderness: 0 }))).rejects.toThrow(
+      Overtaken,
+    );
+    await work((tx) => gradeRestriction(tx, id, at, null, { grade: 3, tenderness: 0 }));
+    expect(await told()).toContain("lumbar-erectors ");
+  });
+});
+
+describe("trigger points", () => {
+  const point = () => ({
+    id: randomUUID(),
+    structure: "upper-trapezius",
+    side: "R" as const,
+    at: { view: "back" as const, point: [124, 92] as [number, number] },
+    area: null,
+    referral: [{ place: "temple" as const, side: "R" as const }],
+  });
+  const felt = { tenderness: 7, reproduced: true, held: null };
+
+  it("are kept once, with all that was felt at them, and can come back", async () => {
+    const { id, visits } = await newClient();
+    const one = point();
+    for (let i = 0; i < 2; i++) await work((tx) => addTriggerPoint(tx, id, one));
+    const at = (n: number, moment: "before" | "after") => ({ pointId: one.id, visitId: visits[n]!.id, moment });
+    await work((tx) => feelPoint(tx, id, at(1, "before"), felt, null));
+    await work((tx) => feelPoint(tx, id, at(0, "after"), { ...felt, tenderness: 3, held: 50 }, null));
+    expect(await work((tx) => triggerPointsOf(tx, id))).toEqual([
+      {
+        ...one,
+        felt: [
+          { visit: 1, moment: "after", tenderness: 3, reproduced: true, held: 50 },
+          { visit: 2, moment: "before", ...felt },
+        ],
+      },
+    ]);
+    await expect(work((tx) => feelPoint(tx, id, at(1, "before"), { ...felt, tenderness: 1 }, null))).rejects.toThrow(
+      Overtaken,
+    );
+    await work((tx) => setPointRemoved(tx, id, one.id, true));
+    expect(await work((tx) => triggerPointsOf(tx, id))).toEqual([]);
+    await work((tx) => setPointRemoved(tx, id, one.id, false));
+    expect(await work((tx) => triggerPointsOf(tx, id))).toHaveLength(1);
+  });
+
+  it("belong to their client", async () => {
+    const [mine, other] = [await newClient(), await newClient()];
+    const one = point();
+    await work((tx) => addTriggerPoint(tx, mine.id, one));
+    const at = { pointId: one.id, visitId: other.visits[0]!.id, moment: "before" as const };
+    await expect(work((tx) => feelPoint(tx, other.id, at, felt, null))).rejects.toThrow(NotFound);
+    await expect(work((tx) => addTriggerPoint(tx, other.id, one))).rejects.toThrow(Overtaken);
+    await expect(work((tx) => setPointRemoved(tx, other.id, one.id, true))).rejects.toThrow(NotFound);
   });
 });
 

@@ -101,6 +101,7 @@ async function hasRecords(tx: Tx, visitId: string): Promise<boolean> {
     "photo",
     "restriction_grade",
     "scar_rose",
+    "trigger_point_felt",
     "listening",
     "session_event",
     "measurement",

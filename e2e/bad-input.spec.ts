@@ -103,6 +103,16 @@ test("every form answers a bad value with the field, the rule and the value, and
     settings: { bookedMinutes: 90, thumbBudget: 40, startOn: "2026-12-01", intervalDays: 7, locks: [] },
     plan: null,
   };
+  const point = {
+    intent: "add",
+    id: id(),
+    visitId,
+    moment: "before",
+    structure: "upper-trapezius",
+    side: "R",
+    referral: [],
+    tenderness: 6,
+  };
   const cases: [address: string, body: object, says: RegExp][] = [
     ["/edit", { ...client, name: " " }, /Name: type a name/],
     ["/edit", { ...client, name: "n".repeat(121) }, /Name: at most 120/],
@@ -144,6 +154,8 @@ test("every form answers a bad value with the field, the rule and the value, and
     ["/assess/touch", { ...restriction, grade: 4 }, /Grade/],
     ["/assess/touch", { ...restriction, tenderness: -1 }, /Tender/],
     ["/assess/touch", { ...restriction, structure: "unicorn" }, /unicorn/],
+    ["/assess/points", { ...point, structure: "unicorn" }, /unicorn/],
+    ["/assess/points", { ...point, tenderness: 11 }, /at most 10, got 11/],
     ["/assess/scars", { ...scar, lengthMm: "long" }, /Length: type millimetres/],
     ["/assess/scars", { ...scar, places: ["moon"] }, /“moon” is not one of the places/],
     ["/assess/scars", { ...scar, sinceSaid: "the day of the flood" }, /“the day of the flood” is not understood/],

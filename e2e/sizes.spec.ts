@@ -25,6 +25,8 @@ const screens: [path: string, act: (page: Page) => Locator][] = [
   [`/clients/${ruben}/intake/scales`, (page) => page.getByRole("group", { name: /0 to 10/ }).first()],
   [`/clients/${ruben}/assess/stand?view=front`, (page) => page.getByRole("button", { name: /^Next view/ })],
   [`/clients/${ruben}/assess/touch`, (page) => page.getByText("front", { exact: true })],
+  [`/clients/${ruben}/assess/summary`, (page) => page.getByRole("button", { name: "Print" })],
+  [`/clients/${ruben}/assess/points`, (page) => page.getByRole("button", { name: "Add a point" })],
   [`/clients/${ruben}/assess/scars`, (page) => page.getByRole("button", { name: "Add a scar" })],
   [`/clients/${maribel}/assess/listen`, (page) => page.getByRole("group", { name: "Left quality" })],
   [`/clients/${ruben}/path`, (page) => page.getByRole("button", { name: "Solve again" })],

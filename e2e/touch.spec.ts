@@ -199,3 +199,99 @@ test("a scar is drawn where it lies, its rose felt before and after and compared
   await expect(fresh).toContainText(/It rests for eight weeks; [56] more to go\./);
   await expect(fresh.getByRole("slider")).toHaveCount(0);
 });
+
+test("a trigger point is pressed, its referral drawn and named, held, and told apart from chance", async ({ page }) => {
+  await signIn(page);
+  const home = await newClient(page, "Points There");
+  await page.goto(`${home}/assess/points`);
+  await page.getByRole("button", { name: "Add a point" }).click();
+  const figure = page.getByRole("group", { name: /Where points lie/ });
+  /** Where a point of the view from behind lies on the screen. */
+  const at = (x: number, y: number) =>
+    figure.evaluate(
+      (svg, [px, py]) => {
+        const view = svg.querySelectorAll<SVGSVGElement>(":scope > g > svg")[1]!;
+        const sheet = view.querySelector<SVGRectElement>("rect")!;
+        const { x: left, y: top } = new DOMPoint(px, py).matrixTransform(sheet.getScreenCTM()!);
+        return [left, top] as [number, number];
+      },
+      [x, y],
+    );
+  await page.mouse.click(...(await at(82, 205)));
+  await page.getByRole("button", { name: "Quadratus lumborum", exact: true }).click();
+  await expect(page.getByRole("heading", { name: "Quadratus lumborum, left" })).toBeVisible();
+  await page.mouse.move(...(await at(76, 250)));
+  await page.mouse.down();
+  for (const [x, y] of [
+    [64, 262],
+    [64, 300],
+    [78, 310],
+    [86, 280],
+    [78, 252],
+  ] as const)
+    await page.mouse.move(...(await at(x, y)), { steps: 4 });
+  await page.mouse.up();
+  await page.getByLabel("Felt elsewhere").fill("left groin");
+  await expect(page.getByText(/back of the thigh.*groin, left/)).toBeVisible();
+  await page.getByRole("group", { name: "How tender, 0 to 10" }).getByRole("button", { name: "7" }).click();
+  await accessible(page);
+  await page.getByRole("button", { name: "Keep it" }).click();
+  const card = page.getByRole("listitem", { name: "Quadratus lumborum, left" });
+  await expect(card).toContainText(/Felt at .*back of the thigh.*groin, left/);
+  // after the hold
+  await page.getByRole("button", { name: "After", exact: true }).click();
+  await card.getByRole("button", { name: "Hold it" }).click();
+  await card.getByRole("button", { name: /it lets go/ }).click();
+  await expect(card.getByRole("button", { name: /Let go after \d+ s/ })).toBeVisible();
+  // a hold alone says nothing of how tender it is now
+  await expect(card).toContainText("how tender is it now?");
+  await expect(card).not.toContainText("→");
+  await card.getByRole("group", { name: "Tender, 0 to 10" }).getByRole("button", { name: "2", exact: true }).click();
+  await expect(card).toContainText("−5 (±2.0) against before the work: clear");
+  await expect(card).toContainText("Tender 7 → 2");
+  await page.reload();
+  await expect(card).toContainText("Tender 7 → 2");
+  // typed only, by keyboard
+  await page.getByRole("button", { name: "Add a point" }).click();
+  await page.getByLabel("In which structure").fill("r upper trap");
+  await page.getByLabel("Felt elsewhere").fill("right temple");
+  await page.getByLabel("Felt elsewhere").press("Enter");
+  await expect(page.getByRole("listitem", { name: "Upper trapezius, right" })).toContainText("Felt at temple, right.");
+  await page.goto(`${home}/assess/summary`);
+  await expect(page.getByRole("region", { name: "Felt face down" })).toContainText("Trigger point, Quadratus lumborum");
+  await accessible(page);
+});
+
+test("whatever was done on Touch is taken back, one by one; lines are joined and split", async ({ page }) => {
+  await signIn(page);
+  const home = await newClient(page, "Taken Back");
+  await page.goto(`${home}/assess/touch`);
+  const line = page.getByLabel("What you feel, in one line");
+  for (const text of ["l qu lu 2 band", "l lumbar er 3"]) {
+    await line.fill(text);
+    await line.press("Enter");
+  }
+  const ql = page.getByRole("listitem").filter({ hasText: "Quadratus lumborum, left" });
+  const erectors = page.getByRole("listitem").filter({ hasText: "Lumbar erectors, left" });
+  await expect(erectors).toBeVisible();
+  await page.getByRole("button", { name: "After", exact: true }).click();
+  await ql.getByRole("button", { name: "1", exact: true }).click();
+  await expect(ql).toContainText("2 → 1");
+  await page.getByRole("button", { name: "More for Quadratus lumborum, left" }).click();
+  await page.getByRole("menuitem", { name: /Lumbar erectors, left, 3/ }).click();
+  await expect(ql).toHaveCount(0);
+  // before the work both were graded: the other's stays; what it alone had came over
+  await expect(erectors).toContainText("3 → 1");
+  await page.getByRole("button", { name: /^Undo: Quadratus lumborum, left joined/ }).click();
+  await expect(ql).toContainText("2 → 1");
+  await expect(erectors).not.toContainText("→");
+  await page.getByRole("heading", { level: 2 }).first().click();
+  await page.keyboard.press("Control+z");
+  await expect(ql).not.toContainText("→");
+  // its newest line goes, then the one before
+  await page.keyboard.press("Control+z");
+  await expect(erectors).toHaveCount(0);
+  await page.keyboard.press("Control+z");
+  await expect(page.getByRole("heading", { name: "No restrictions yet" })).toBeVisible();
+  await expect(page.getByRole("button", { name: /^Undo/ })).toHaveCount(0);
+});

@@ -35,6 +35,8 @@ test("a second practice's practitioner gets “not found” for every address of
     "/intake/scales",
     "/assess/stand",
     "/assess/touch",
+    "/assess/points",
+    "/assess/summary",
     "/assess/scars",
     "/assess/listen",
     "/path",

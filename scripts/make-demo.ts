@@ -10,6 +10,7 @@ import { seeded, seedOf } from "../core/random";
 import { blindOrder } from "../core/repeatability/study";
 import { readPhoto } from "../core/measure/read-photo";
 import { targetsFrom } from "../core/reading/targets";
+import { prove } from "../core/series/prove";
 import { solve } from "../core/series/solve";
 import { views, type View } from "../core/measure/view";
 import { figureOf, setupOf, trueMarks, usualCamera } from "../devices/camera/camera";
@@ -156,9 +157,11 @@ async function main() {
     locks: [],
     done: [],
   };
-  const solved = solve(highs, input, () => performance.now(), { seconds: 25, gap: 0.01, seed: 1 });
-  if (solved.kind === "impossible") throw new Error(JSON.stringify(solved.conflicts));
-  console.log("plan", solved.plan.score, "of at most", solved.plan.bound);
-  writeFileSync(`${folder}/plan.json`, JSON.stringify({ ...solved.plan, targets }));
+  const plan = solve(input, { seed: 1, moves: 400_000 });
+  if (!plan) throw new Error("no plan was found");
+  const proof = prove(highs, input, { seconds: 20, seed: 1 });
+  if (proof.kind !== "bound") throw new Error(JSON.stringify(proof));
+  console.log("plan", plan.score, "of at most", proof.bound);
+  writeFileSync(`${folder}/plan.json`, JSON.stringify({ ...plan, bound: proof.bound, targets }));
 }
 void main();

@@ -5,7 +5,6 @@ const base = process.argv[2]!;
 const ruben = "/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e01";
 const petra = "/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e03";
 const desmond = "/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e06";
-const leontine = "/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e07";
 const maribel = "/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e05";
 
 async function main() {
@@ -63,17 +62,14 @@ async function main() {
     await page.getByRole("button", { name: /^C7 spinous process/ }).click();
     await page.getByRole("button", { name: /^Pelvic tilt/ }).click();
   });
-  await shot("stand-dots", `${leontine}/assess/stand?visit=4&moment=before&view=back`, async () => {
-    await page.getByRole("button", { name: "Take or choose a picture" }).click();
-    await page.getByLabel("Dots are worn on the bony points").check();
-    await page.getByRole("button", { name: "Take the picture" }).click();
-    await page.getByText(/Confirm the \d+ that are sure/).waitFor({ timeout: 90_000 });
-  });
   await shot("touch", `${ruben}/assess/touch`, async () => {
     await page.getByRole("slider", { name: "Peel to layer" }).press("End");
     await page.getByRole("slider", { name: "Peel to layer" }).press("ArrowLeft");
     await page.getByLabel("What you feel, in one line").fill("l qu lu 2 band t4 bind head");
   });
+  await shot("points", `${ruben}/assess/points`, () =>
+    page.getByRole("button", { name: "Show where it is felt" }).click(),
+  );
   await shot("scars", `${ruben}/assess/scars`);
   await shot("listen", `${maribel}/assess/listen?visit=2`);
   await shot("path", `${ruben}/path`, () =>

@@ -5,20 +5,20 @@ import {
   figureBox,
   middleOf,
   pathOf,
-  placesSeen,
   structuresSeen,
   within,
   type Drawn,
   type FigureView,
   type Point,
 } from "~core/anatomy/figure";
+import { inSight, isClose, laidOut, placesInSight, type Sight } from "~core/anatomy/sights";
 import { layerName, type LayerKey } from "~core/anatomy/layers";
 import { placeOf, type PlaceKey } from "~core/anatomy/places";
 import { spread } from "~core/anatomy/spread-marks";
 import { structureOf, structures } from "~core/anatomy/structures";
 import { zones } from "~core/screening/zones";
 import type { Side } from "~core/units";
-import { DrawSheet, ScarLine, type DrawnLine } from "./draw-on-figure";
+import { DrawSheet, FeltArea, ScarLine, type DrawnLine, type Drawing } from "./draw-on-figure";
 
 export type Spot = { place: PlaceKey; side: Side | null };
 
@@ -34,6 +34,8 @@ export type FigureMark = {
   fill: string;
   ink: string;
   line?: string;
+  /** Where it was put by hand; otherwise it goes where its structure or places are. */
+  at?: { view: FigureView; point: Point };
   /** Lies over what is looked at. */
   faded?: boolean;
 };
@@ -54,14 +56,13 @@ const letters: Partial<Record<FigureView, readonly [string, string]>> = {
   back: ["L", "R"],
   sole: ["L", "R"],
 };
-const gap = 12;
 
 /**
  * The lay figure: the one drawing of the body for cautions, touch and plans. Places are painted by the caller; peeled to a
  * layer, its structures lie over them with their fibres. Marks sit where they belong and never cover one another.
  */
 export function BodyFigure({
-  views,
+  sights,
   label,
   paint,
   layer,
@@ -69,6 +70,7 @@ export function BodyFigure({
   marks = [],
   withZones = false,
   lines = [],
+  areas = [],
   drawing,
   chosen,
   choose,
@@ -76,7 +78,8 @@ export function BodyFigure({
   chooseStructure,
   chooseMark,
 }: {
-  views: readonly FigureView[];
+  /** Whole views or close-ups, side by side. */
+  sights: readonly Sight[];
   label: string;
   paint?: (spot: Spot) => Paint | undefined;
   layer?: LayerKey | undefined;
@@ -85,8 +88,10 @@ export function BodyFigure({
   withZones?: boolean;
   /** Lines that lie on the body: scars. */
   lines?: readonly { id: string; view: FigureView; points: readonly Point[] }[];
-  /** A sheet to draw one line on. */
-  drawing?: { line: DrawnLine | undefined; done: (drawn: DrawnLine) => void } | undefined;
+  /** Areas in which something is felt. */
+  areas?: readonly { id: string; view: FigureView; points: readonly Point[] }[];
+  /** A sheet to draw on. */
+  drawing?: { kind?: Drawing; line: DrawnLine | undefined; done: (drawn: DrawnLine) => void } | undefined;
   chosen?: Spot | undefined;
   /** `near`: what else a finger there may have meant; only a finger is unsure. */
   choose?: ((spot: Spot, near: readonly Spot[]) => void) | undefined;
@@ -98,12 +103,15 @@ export function BodyFigure({
 }) {
   const { tokens } = useTheme();
   const [focus, setFocus] = useState<string | undefined>();
-  const spots = useMemo(() => placed(marks, views), [marks, views]);
+  const spots = useMemo(() => placed(marks, sights), [marks, sights]);
   const structured = layer !== undefined && chooseStructure !== undefined;
-  const width = views.length * figureBox.width + (views.length - 1) * gap;
+  const sheet = laidOut(sights);
+  const [firstSight] = sights;
+  const firstPlace = firstSight && placesInSight(firstSight)[0];
+  const entry = firstPlace && `${firstSight.key} ${firstPlace.place} ${firstPlace.side}`;
   return (
     <svg
-      viewBox={`0 0 ${width} ${figureBox.height + 20}`}
+      viewBox={`0 0 ${sheet.width} ${sheet.height}`}
       width="100%"
       height="100%"
       preserveAspectRatio="xMidYMin meet"
@@ -118,153 +126,180 @@ export function BodyFigure({
         </pattern>
         {layer && <Fibres layer={layer} ink={tokens.ink} />}
       </defs>
-      {views.map((view, v) => (
-        <g key={view} transform={`translate(${v * (figureBox.width + gap)} 14)`}>
-          <text x={100} y={-2} textAnchor="middle" fontSize={13} fill={tokens.inkSoft}>
-            {viewWord[view]}
-          </text>
-          {letters[view]?.map((letter, i) => (
-            <text key={letter} x={i === 0 ? 14 : 178} y={26} fontSize={13} fill={tokens.inkSoft}>
-              {letter}
+      {sights.map((sight, v) => {
+        const { view, box } = sight;
+        const close = isClose(sight);
+        const zoom = figureBox.width / box.width;
+        const here = placesInSight(sight);
+        return (
+          <g key={sight.key} transform={`translate(${sheet.at(v).join(" ")})`}>
+            <text x={100} y={-2} textAnchor="middle" fontSize={13} fill={tokens.inkSoft}>
+              {sight.name}
             </text>
-          ))}
-          {placesSeen(view).map((drawn) => {
-            const { place, side, points } = drawn;
-            const painted = paint?.({ place, side });
-            const active = chosen?.place === place && chosen.side === side;
-            const name = `${placeOf(place).name}${side ? sideWord[side] : ""}`;
-            const key = `${view} ${place} ${side}`;
-            return (
-              <path
-                key={key}
-                id={`place ${key}`}
-                d={pathOf(points)}
-                fill={active ? tokens.emberWash : (painted?.fill ?? tokens.paper)}
-                stroke={active ? tokens.ember : (painted?.stroke ?? `${tokens.inkSoft}88`)}
-                strokeWidth={active ? 1.8 : painted?.stroke ? 1.2 : 0.7}
-                strokeLinejoin="round"
-                {...(choose && !structured
-                  ? {
-                      role: "button",
-                      tabIndex:
-                        (focus ??
-                          `${views[0]} ${placesSeen(views[0]!)[0]!.place} ${placesSeen(views[0]!)[0]!.side}`) === key
-                          ? 0
-                          : -1,
-                      "aria-pressed": active,
-                      "aria-label": `${name}, seen from the ${viewWord[view]}`,
-                      style: { cursor: "pointer", outlineOffset: 1 },
-                      onClick: (event: MouseEvent<SVGGraphicsElement>) => {
-                        const at = fingerAt(event);
-                        const seen = placesSeen(view).map((each) => ({ ...each, outlines: [each.points] }));
-                        choose({ place, side }, at ? within(seen, at.point, at.reach) : []);
-                      },
-                      onFocus: () => setFocus(key),
-                      onKeyDown: (event: KeyboardEvent) => {
-                        if (event.key === "Enter" || event.key === " ") {
-                          event.preventDefault();
-                          choose({ place, side }, []);
-                        }
-                        const next = towards(view, drawn, event.key);
-                        if (!next) return;
-                        event.preventDefault();
-                        const id = `${view} ${next.place} ${next.side}`;
-                        setFocus(id);
-                        document.getElementById(`place ${id}`)?.focus();
-                      },
-                    }
-                  : {})}
-              >
-                <title>{`${name}${painted?.says ? `: ${painted.says}` : ""}`}</title>
-              </path>
-            );
-          })}
-          {layer &&
-            structuresSeen(view, layer).map(({ structure, side, outlines }) => {
-              const own = structures.find(({ key }) => key === structure)!;
-              const active = chosenStructure?.structure === structure && chosenStructure.side === side;
-              const name = `${own.name}${side ? sideWord[side] : ""}, ${layerName(layer).toLowerCase()}`;
-              const turned = turnOf(own.fibres, view, side);
-              return (
-                <g
-                  key={`${structure} ${side}`}
-                  {...(structured
-                    ? {
-                        role: "button",
-                        tabIndex: 0,
-                        "aria-pressed": active,
-                        "aria-label": `${name}, seen from the ${viewWord[view]}`,
-                        style: { cursor: "pointer" },
-                        onClick: (event: MouseEvent<SVGGraphicsElement>) => {
-                          const at = fingerAt(event);
-                          chooseStructure(
-                            structure,
-                            side,
-                            at ? within(structuresSeen(view, layer), at.point, at.reach) : [],
-                          );
-                        },
-                        onKeyDown: (event: KeyboardEvent) => {
-                          if (event.key !== "Enter" && event.key !== " ") return;
-                          event.preventDefault();
-                          chooseStructure(structure, side, []);
-                        },
-                      }
-                    : { pointerEvents: "none" as const })}
-                >
-                  <title>{name}</title>
-                  {outlines.map((points, i) => (
-                    <g key={i}>
-                      <path
-                        d={pathOf(points)}
-                        fill={active ? tokens.emberWash : (layerFill ?? tokens.paper)}
-                        fillOpacity={active ? 1 : 0.75}
-                        stroke={active ? tokens.ember : `${tokens.ink}99`}
-                        strokeWidth={active ? 1.8 : 0.45}
-                        strokeLinejoin="round"
-                      />
-                      {turned !== undefined && (
-                        <path d={pathOf(points)} fill={`url(#fibres-${turned})`} pointerEvents="none" />
-                      )}
-                    </g>
-                  ))}
-                </g>
-              );
-            })}
-          {withZones && <Zones view={view} />}
-          {lines
-            .filter((line) => line.view === view)
-            .map(({ id, points }) => (
-              <ScarLine key={id} points={points} />
-            ))}
-          {drawing && (
-            <DrawSheet
-              view={view}
-              line={drawing.line?.view === view ? drawing.line.points : undefined}
-              done={drawing.done}
-            />
-          )}
-          {spots
-            .filter((spot) => spot.view === view)
-            .map(({ mark, side, at: [x, y] }) => (
-              <g
-                key={`${mark.id} ${side}`}
-                opacity={mark.faded ? 0.25 : 1}
-                {...(chooseMark
-                  ? { style: { cursor: "pointer" }, onClick: () => chooseMark(mark.id) }
-                  : { pointerEvents: "none" as const })}
-              >
-                <title>{mark.title}</title>
-                <circle cx={x} cy={y} r={mark.r} fill={mark.fill} stroke={mark.line ?? tokens.ink} strokeWidth={1.1} />
-                <text x={x} y={y + 3.6} textAnchor="middle" fontSize={10.5} fontWeight={700} fill={mark.ink}>
-                  {mark.text}
+            {box.x < 100 &&
+              box.x + box.width > 100 &&
+              letters[view]?.map((letter, i) => (
+                <text key={letter} x={i === 0 ? 14 : 178} y={26} fontSize={13} fill={tokens.inkSoft}>
+                  {letter}
                 </text>
-              </g>
-            ))}
-        </g>
-      ))}
+              ))}
+            <svg
+              y={0}
+              width={figureBox.width}
+              height={box.height * zoom}
+              viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
+              overflow={close ? "hidden" : "visible"}
+            >
+              {here.map((drawn) => {
+                const { place, side, points } = drawn;
+                const painted = paint?.({ place, side });
+                const active = chosen?.place === place && chosen.side === side;
+                const name = `${placeOf(place).name}${side ? sideWord[side] : ""}`;
+                const key = `${sight.key} ${place} ${side}`;
+                return (
+                  <path
+                    key={key}
+                    id={`place ${key}`}
+                    d={pathOf(points)}
+                    fill={active ? tokens.emberWash : (painted?.fill ?? tokens.paper)}
+                    stroke={active ? tokens.ember : (painted?.stroke ?? `${tokens.inkSoft}88`)}
+                    strokeWidth={active ? 1.8 : painted?.stroke ? 1.2 : 0.7}
+                    strokeLinejoin="round"
+                    {...(choose && !structured
+                      ? {
+                          role: "button",
+                          tabIndex: (focus ?? entry) === key ? 0 : -1,
+                          "aria-pressed": active,
+                          "aria-label": `${name}, seen from the ${viewWord[view]}`,
+                          style: { cursor: "pointer", outlineOffset: 1 },
+                          onClick: (event: MouseEvent<SVGGraphicsElement>) => {
+                            const at = fingerAt(event);
+                            const seen = here.map((each) => ({ ...each, outlines: [each.points] }));
+                            choose({ place, side }, at ? within(seen, at.point, at.reach) : []);
+                          },
+                          onFocus: () => setFocus(key),
+                          onKeyDown: (event: KeyboardEvent) => {
+                            if (event.key === "Enter" || event.key === " ") {
+                              event.preventDefault();
+                              choose({ place, side }, []);
+                            }
+                            const next = towards(here, drawn, event.key);
+                            if (!next) return;
+                            event.preventDefault();
+                            const id = `${sight.key} ${next.place} ${next.side}`;
+                            setFocus(id);
+                            document.getElementById(`place ${id}`)?.focus();
+                          },
+                        }
+                      : {})}
+                  >
+                    <title>{`${name}${painted?.says ? `: ${painted.says}` : ""}`}</title>
+                  </path>
+                );
+              })}
+              {layer &&
+                structuresIn(sight, layer).map(({ structure, side, outlines }) => {
+                  const own = structures.find(({ key }) => key === structure)!;
+                  const active = chosenStructure?.structure === structure && chosenStructure.side === side;
+                  const name = `${own.name}${side ? sideWord[side] : ""}, ${layerName(layer).toLowerCase()}`;
+                  const turned = turnOf(own.fibres, view, side);
+                  return (
+                    <g
+                      key={`${structure} ${side}`}
+                      {...(structured
+                        ? {
+                            role: "button",
+                            tabIndex: 0,
+                            "aria-pressed": active,
+                            "aria-label": `${name}, seen from the ${viewWord[view]}`,
+                            style: { cursor: "pointer" },
+                            onClick: (event: MouseEvent<SVGGraphicsElement>) => {
+                              const at = fingerAt(event);
+                              chooseStructure(
+                                structure,
+                                side,
+                                at ? within(structuresIn(sight, layer), at.point, at.reach) : [],
+                              );
+                            },
+                            onKeyDown: (event: KeyboardEvent) => {
+                              if (event.key !== "Enter" && event.key !== " ") return;
+                              event.preventDefault();
+                              chooseStructure(structure, side, []);
+                            },
+                          }
+                        : { pointerEvents: "none" as const })}
+                    >
+                      <title>{name}</title>
+                      {outlines.map((points, i) => (
+                        <g key={i}>
+                          <path
+                            d={pathOf(points)}
+                            fill={active ? tokens.emberWash : (layerFill ?? tokens.paper)}
+                            fillOpacity={active ? 1 : 0.75}
+                            stroke={active ? tokens.ember : `${tokens.ink}99`}
+                            strokeWidth={active ? 1.8 : 0.45}
+                            strokeLinejoin="round"
+                          />
+                          {turned !== undefined && (
+                            <path d={pathOf(points)} fill={`url(#fibres-${turned})`} pointerEvents="none" />
+                          )}
+                        </g>
+                      ))}
+                    </g>
+                  );
+                })}
+              {withZones && <Zones view={view} />}
+              {lines
+                .filter((line) => line.view === view)
+                .map(({ id, points }) => (
+                  <ScarLine key={id} points={points} />
+                ))}
+              {areas
+                .filter((area) => area.view === view)
+                .map(({ id, points }) => (
+                  <FeltArea key={id} points={points} />
+                ))}
+              {drawing && (
+                <DrawSheet
+                  view={view}
+                  kind={drawing.kind}
+                  line={drawing.line?.view === view ? drawing.line.points : undefined}
+                  done={drawing.done}
+                />
+              )}
+              {spots
+                .filter((spot) => spot.sight === sight)
+                .map(({ mark, side, at: [x, y] }) => (
+                  <g
+                    key={`${mark.id} ${side}`}
+                    transform={`translate(${x} ${y}) scale(${1 / Math.sqrt(zoom)})`}
+                    opacity={mark.faded ? 0.25 : 1}
+                    {...(chooseMark
+                      ? { style: { cursor: "pointer" }, onClick: () => chooseMark(mark.id) }
+                      : { pointerEvents: "none" as const })}
+                  >
+                    <title>{mark.title}</title>
+                    <circle r={mark.r} fill={mark.fill} stroke={mark.line ?? tokens.ink} strokeWidth={1.1} />
+                    <text y={3.6} textAnchor="middle" fontSize={10.5} fontWeight={700} fill={mark.ink}>
+                      {mark.text}
+                    </text>
+                  </g>
+                ))}
+            </svg>
+          </g>
+        );
+      })}
     </svg>
   );
 }
+
+/** Structures of a layer that can be chosen in a sight. */
+const structuresIn = (sight: Sight, layer: LayerKey) =>
+  isClose(sight)
+    ? structuresSeen(sight.view, layer).filter(({ outlines }) =>
+        outlines.some((outline) => inSight(sight, middleOf(outline))),
+      )
+    : structuresSeen(sight.view, layer);
 
 /** Half of what a finger covers, in pixels. */
 const fingertip = 12;
@@ -278,9 +313,11 @@ function fingerAt(event: MouseEvent<SVGGraphicsElement>): { point: Point; reach:
   return { point: [x, y], reach: fingertip / matrix.a };
 }
 
-/** Every mark in the view that shows it best, on each of its sides, out of each other's way. */
-function placed(marks: readonly FigureMark[], views: readonly FigureView[]) {
+/** Every mark in the sight that shows it best, on each of its sides, out of each other's way. */
+function placed(marks: readonly FigureMark[], sights: readonly Sight[]) {
+  const views = [...new Set(sights.map(({ view }) => view))];
   const wanted = marks.flatMap((mark) => {
+    if (mark.at) return [{ mark, side: mark.side, view: mark.at.view, at: mark.at.point }];
     const part = mark.structure ? firstPart(mark.structure) : undefined;
     const midline = mark.places.every((place) => placeOf(place).midline);
     const sides: readonly Side[] = midline ? ["R"] : mark.side === "L" || mark.side === "R" ? [mark.side] : ["L", "R"];
@@ -289,10 +326,11 @@ function placed(marks: readonly FigureMark[], views: readonly FigureView[]) {
       return anchor ? [{ mark, side, ...anchor }] : [];
     });
   });
-  return views.flatMap((view) => {
-    const here = wanted.filter((each) => each.view === view);
-    const at = spread(here.map(({ at: anchor, mark }) => ({ at: anchor, r: mark.r })));
-    return here.map((each, i) => ({ ...each, at: at[i]! }));
+  return sights.flatMap((sight) => {
+    const here = wanted.filter(({ view, at }) => view === sight.view && inSight(sight, at));
+    const shrunk = Math.sqrt(figureBox.width / sight.box.width);
+    const at = spread(here.map(({ at: anchor, mark }) => ({ at: anchor, r: mark.r / shrunk })));
+    return here.map((each, i) => ({ ...each, sight, at: at[i]! }));
   });
 }
 
@@ -349,12 +387,12 @@ function Zones({ view }: { view: FigureView }) {
 
 const ways: Record<string, Point> = { ArrowUp: [0, -1], ArrowDown: [0, 1], ArrowLeft: [-1, 0], ArrowRight: [1, 0] };
 
-/** The nearest place of a view in the direction of an arrow key. */
-function towards(view: FigureView, from: Drawn, key: string): Drawn | undefined {
+/** The nearest place of a sight in the direction of an arrow key. */
+function towards(here: readonly Drawn[], from: Drawn, key: string): Drawn | undefined {
   const way = ways[key];
   if (!way) return undefined;
   const [x, y] = middleOf(from.points);
-  const ranked = placesSeen(view)
+  const ranked = here
     .filter((each) => each !== from)
     .map((each) => {
       const [ox, oy] = middleOf(each.points);

@@ -1,12 +1,23 @@
 import { useTheme } from "@mui/material/styles";
 import { useRef, useState, type PointerEvent } from "react";
+import { placesCovered, type Covered } from "~core/anatomy/covered";
 import { figureBox, placesSeen, within, type FigureView, type Point } from "~core/anatomy/figure";
 import { simplified } from "~core/anatomy/simplify";
 import type { PlaceKey } from "~core/anatomy/places";
 import type { Side } from "~core/units";
 
-/** What was drawn: where, and the places it crosses. */
-export type DrawnLine = { view: FigureView; points: Point[]; places: PlaceKey[]; side: Side | "both" };
+/** What a hand does on the sheet: draws a line, draws round an area, or presses a point. */
+export type Drawing = "line" | "area" | "point";
+
+/** What was drawn: where, and the places it crosses or covers. */
+export type DrawnLine = {
+  view: FigureView;
+  points: Point[];
+  places: PlaceKey[];
+  side: Side | "both";
+  /** Every place with its own side. */
+  over: readonly Covered[];
+};
 
 /** A line that lies on the body. */
 export function ScarLine({ points }: { points: readonly Point[] }) {
@@ -24,13 +35,31 @@ export function ScarLine({ points }: { points: readonly Point[] }) {
   );
 }
 
-/** A clear sheet over one view of the figure, in its own units: a finger or a mouse draws one line on it. */
+/** An area in which something is felt. */
+export function FeltArea({ points }: { points: readonly Point[] }) {
+  const { tokens } = useTheme();
+  return (
+    <polygon
+      points={points.map((point) => point.join(",")).join(" ")}
+      fill={tokens.ember}
+      fillOpacity={0.22}
+      stroke={tokens.ember}
+      strokeWidth={1.4}
+      strokeLinejoin="round"
+      pointerEvents="none"
+    />
+  );
+}
+
+/** A clear sheet over one view of the figure, in its own units: a finger or a mouse draws on it. */
 export function DrawSheet({
   view,
+  kind = "line",
   line,
   done,
 }: {
   view: FigureView;
+  kind?: Drawing | undefined;
   line: readonly Point[] | undefined;
   done: (drawn: DrawnLine) => void;
 }) {
@@ -43,10 +72,11 @@ export function DrawSheet({
     return [x, y];
   };
   const finish = () => {
-    if (points && points.length > 1) {
-      const simple = simplified(points, 0.8);
+    if (points && (points.length > 1 || kind === "point")) {
+      const simple = kind === "point" ? points.slice(-1) : simplified(points, 0.8);
       const seen = placesSeen(view).map((each) => ({ ...each, outlines: [each.points] }));
-      const crossed = simple.flatMap((point) => within(seen, point, 0).slice(0, 1));
+      const crossed =
+        kind === "area" ? placesCovered(view, simple) : simple.flatMap((point) => within(seen, point, 0).slice(0, 1));
       const sides = new Set(crossed.flatMap(({ side }) => (side ? [side] : [])));
       if (crossed.length > 0)
         done({
@@ -54,6 +84,7 @@ export function DrawSheet({
           points: simple,
           places: [...new Set(crossed.map(({ place }) => place))],
           side: sides.size === 1 ? [...sides][0]! : "both",
+          over: crossed.map(({ place, side }) => ({ place, side })),
         });
     }
     setPoints(undefined);
@@ -75,7 +106,7 @@ export function DrawSheet({
         onPointerUp={finish}
         onPointerCancel={() => setPoints(undefined)}
       />
-      {shown && shown.length > 1 && <ScarLine points={shown} />}
+      {shown && shown.length > 1 && (kind === "area" ? <FeltArea points={shown} /> : <ScarLine points={shown} />)}
     </g>
   );
 }

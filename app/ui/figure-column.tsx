@@ -4,28 +4,34 @@ import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useState, type ReactNode } from "react";
 import type { FigureView } from "~core/anatomy/figure";
+import { laidOut, sightSets, type Sight, type SightSet } from "~core/anatomy/sights";
 
-const pairs = {
-  "front and back": ["front", "back"],
-  sides: ["left", "right"],
-  soles: ["sole"],
-} as const satisfies Record<string, readonly FigureView[]>;
-type Pair = keyof typeof pairs;
+const sets = Object.keys(sightSets) as SightSet[];
 
 /** The figure at the left with the views it is seen from, and what is found beside it; on a phone one below the other. */
 export function FigureColumn({
   above,
   figure,
   hint,
+  look,
   children,
 }: {
   /** Between the choice of views and the figure. */
   above?: ReactNode;
-  figure: (views: readonly FigureView[]) => ReactNode;
+  figure: (sights: readonly Sight[]) => ReactNode;
   hint: ReactNode;
+  /** A view that is to be seen now. */
+  look?: FigureView | undefined;
   children: ReactNode;
 }) {
-  const [pair, setPair] = useState<Pair>("front and back");
+  const [chosen, setChosen] = useState<SightSet>("front and back");
+  const [looked, setLooked] = useState<FigureView | undefined>();
+  if (look !== looked) {
+    setLooked(look);
+    const wanted = sets.find((each) => sightSets[each].some(({ view }) => view === look));
+    if (wanted) setChosen(wanted);
+  }
+  const sheet = laidOut(sightSets[chosen]);
   return (
     <Box
       sx={{
@@ -48,12 +54,12 @@ export function FigureColumn({
         <ToggleButtonGroup
           exclusive
           size="small"
-          value={pair}
-          onChange={(_, next: Pair | null) => next && setPair(next)}
+          value={chosen}
+          onChange={(_, next: SightSet | null) => next && setChosen(next)}
           aria-label="Seen from"
           sx={{ mb: 0.5 }}
         >
-          {(Object.keys(pairs) as Pair[]).map((each) => (
+          {sets.map((each) => (
             <ToggleButton key={each} value={each} sx={{ px: 1, fontSize: 13 }}>
               {each}
             </ToggleButton>
@@ -62,13 +68,13 @@ export function FigureColumn({
         {above}
         <Box
           sx={{
-            aspectRatio: "412 / 540",
+            aspectRatio: `${sheet.width} / ${sheet.height}`,
             maxHeight: { xs: "38dvh", sm: "calc(100dvh - 300px)" },
             minHeight: { xs: 280, sm: 380 },
             width: "100%",
           }}
         >
-          {figure(pairs[pair])}
+          {figure(sightSets[chosen])}
         </Box>
         <Typography sx={{ fontSize: 13.5, color: "text.secondary", mt: 1 }}>{hint}</Typography>
       </Box>

@@ -1,12 +1,11 @@
 import { useTheme } from "@mui/material/styles";
-import type { FigureView } from "~core/anatomy/figure";
-import { placeOf, placesIn, type PlaceKey } from "~core/anatomy/places";
-import { jointOf } from "~core/anatomy/joints";
+import { whole } from "~core/anatomy/sights";
+import { placesIn, type PlaceKey } from "~core/anatomy/places";
 import type { RegionKey } from "~core/anatomy/regions";
+import { stateOf } from "~core/screening/on-place";
 import type { Outcome } from "~core/screening/outcome";
-import { tagRegions } from "~core/techniques/safety-tags";
 import type { Side } from "~core/units";
-import { BodyFigure, type Spot } from "./body-figure";
+import { BodyFigure } from "./body-figure";
 
 export type EntryMark = {
   id: string;
@@ -17,24 +16,7 @@ export type EntryMark = {
   title: string;
 };
 
-/** Whether a caution's scope lies on a place: named itself, by its region, by a joint there, or by the kind of work. */
-function liesOn({ scope }: Outcome, { place, side }: Spot): boolean {
-  if (!scope || (scope.side !== undefined && side !== null && scope.side !== side)) return false;
-  if (scope.places) return scope.places.includes(place);
-  if (scope.joints) return scope.joints.some((joint) => jointOf(joint).places.includes(place));
-  const regions = scope.regions ?? scope.tags?.flatMap((tag) => tagRegions[tag] ?? []) ?? [];
-  return regions.includes(placeOf(place).region);
-}
-
-/** How cautions treat a place as a whole: out, capped, or neither. Work-specific ones leave it open. */
-function stateOf(spot: Spot, cautions: readonly Outcome[]): "out" | "limited" | "open" {
-  const here = cautions.filter((caution) => liesOn(caution, spot));
-  if (here.some((caution) => caution.kind === "exclude" && !caution.scope!.tags && !caution.scope!.fromDepth))
-    return "out";
-  return here.some((caution) => caution.kind === "exclude" || caution.pressure !== undefined) ? "limited" : "open";
-}
-
-const views: readonly FigureView[] = ["front", "back"];
+const sights = [whole("front"), whole("back")];
 
 /** The lay figure with what is out (hatched), what is limited (tinted), where entries belong, and what stays clear. */
 export function SafetyFigure({
@@ -53,7 +35,7 @@ export function SafetyFigure({
   const { tokens } = useTheme();
   return (
     <BodyFigure
-      views={views}
+      sights={sights}
       label="Cautions on the body"
       withZones={withZones}
       paint={(spot) => {

@@ -1,15 +1,12 @@
 import * as Comlink from "comlink";
-import loadHighs from "highs";
-import wasmUrl from "highs/runtime?url";
+import type { Stability } from "~core/series/draft";
 import type { Plan, PlanInput } from "~core/series/plan";
-import { solve, type Limits } from "~core/series/solve";
+import { solve, type Effort } from "~core/series/solve";
 
-/** Solves a series away from the screen's thread. It blocks this thread: cancelling means ending the worker. */
+/** Looks for a series away from the screen's thread. It blocks this thread: cancelling means ending the worker. */
 const solver = {
-  async solve(input: PlanInput, limits: Limits, improved: (plan: Plan) => void) {
-    const highs = await loadHighs({ locateFile: () => wasmUrl });
-    return solve(highs, input, () => performance.now(), limits, improved);
-  },
+  solve: (input: PlanInput, effort: Effort, improved: (plan: Plan, share: number) => void, stability?: Stability) =>
+    solve(input, effort, improved, stability),
 };
 
 export type SeriesWorker = typeof solver;

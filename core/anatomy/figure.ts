@@ -56,10 +56,13 @@ function draw(view: FigureView): Drawn[] {
   });
 }
 
+/** An outline as the geometry package takes it. */
+export const polygonOf = (points: readonly Point[]): Polygon => [points.map(([x, y]): [number, number] => [x, y])];
+
 /** Several outlines as one, or as few as they can be; holes are left out. */
 function joined(outlines: readonly (readonly Point[])[]): Point[][] {
   if (outlines.length === 0) return [];
-  const polygons = outlines.map((points): Polygon => [points.map(([x, y]): [number, number] => [x, y])]);
+  const polygons = outlines.map(polygonOf);
   return polygonClipping.union(polygons[0]!, ...polygons.slice(1)).map(([outer]) => open(outer!));
 }
 

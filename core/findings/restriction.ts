@@ -31,9 +31,9 @@ export type Restriction = {
 
 export type Grading = { visit: number; moment: Moment; grade: Grade; tenderness: number };
 
-/** Gradings in the order they were made. */
-export const inOrder = (grades: readonly Grading[]): Grading[] =>
-  [...grades].sort((a, b) => a.visit - b.visit || (a.moment === b.moment ? 0 : a.moment === "before" ? -1 : 1));
+/** What was felt, in the order it was felt: by visit, before the work and after it. */
+export const inOrder = <T extends { visit: number; moment: Moment }>(felt: readonly T[]): T[] =>
+  [...felt].sort((a, b) => a.visit - b.visit || (a.moment === b.moment ? 0 : a.moment === "before" ? -1 : 1));
 
 export const latestGrade = (restriction: Restriction): Grading | undefined => inOrder(restriction.grades).at(-1);
 

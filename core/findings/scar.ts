@@ -3,7 +3,7 @@ import type { FigureView, Point } from "../anatomy/figure";
 import type { PlaceKey } from "../anatomy/places";
 import { daysBetween, type IsoDay } from "../days";
 import type { Side } from "../units";
-import type { Moment } from "./restriction";
+import { inOrder, type Moment } from "./restriction";
 
 /** The eight ways a scar is slid, clockwise from headward; in and out are the client's own. */
 export const slideWays = ["head", "head-out", "out", "feet-out", "feet", "feet-in", "in", "head-in"] as const;
@@ -78,8 +78,7 @@ export function compareRoses(first: Rose, second: Rose): RoseChange {
   return { difference, band, verdict: verdictOf(p, p) };
 }
 
-export const rosesInOrder = (scar: Pick<Scar, "roses">): Rose[] =>
-  [...scar.roses].sort((a, b) => a.visit - b.visit || (a.moment === b.moment ? 0 : a.moment === "before" ? -1 : 1));
+export const rosesInOrder = (scar: Pick<Scar, "roses">): Rose[] => inOrder(scar.roses);
 
 /** Days a scar rests, and days until it may be worked as other tissue. Common practice; check local codes. */
 export const scarDays = { rest: 56, gentle: 182 } as const;

@@ -16,14 +16,16 @@ export type Since = {
 /**
  * What is different at a visit from the last time each spot was graded before it: the first grade of this visit against the
  * latest earlier one, the largest changes first. New spots have nothing before them. Judged together by half a step of error
- * each: one step alone cannot be told.
+ * each: one step alone cannot be told. With `from`: first grade against first grade of that visit, where both were graded.
  */
-export function sinceLast(restrictions: readonly Restriction[], visit: number): Since[] {
+export function sinceLast(restrictions: readonly Restriction[], visit: number, from?: number): Since[] {
   const rows = restrictions.flatMap((restriction): (Since & { p: number })[] => {
     const ordered = inOrder(restriction.grades);
     const now = ordered.find((each) => each.visit === visit);
     if (!now) return [];
-    const before: Grading | undefined = ordered.findLast((each) => each.visit < visit);
+    const before: Grading | undefined =
+      from === undefined ? ordered.findLast((each) => each.visit < visit) : ordered.find((each) => each.visit === from);
+    if (!before && from !== undefined) return [];
     if (!before) return [{ restriction, from: undefined, to: now.grade, verdict: undefined, p: 1 }];
     const { p } = differing(now.grade - before.grade, Math.hypot(gradeSe, gradeSe));
     return [

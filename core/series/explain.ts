@@ -89,8 +89,7 @@ function softening(cover: Technique, later: Technique): string {
   const bottom = Math.max(...under.map(depth));
   const lying = over.filter((reach) => depth(reach) < bottom);
   const names = (list: readonly Reach[]) => list.map(({ structure }) => structureOf(structure)!.name.toLowerCase());
-  const verb = lying.length > 1 ? "lie" : "lies";
-  return `It softens ${list(names(lying).slice(0, 3))}, which ${verb} over ${list(names(under).slice(0, 3))} at the ${placeNames(at.slice(0, 3))}, before ${later.name} goes there.`;
+  return `It softens ${list(names(lying).slice(0, 3))} over ${list(names(under).slice(0, 3))}, at the ${placeNames(at.slice(0, 3))}, before ${later.name} goes there.`;
 }
 
 /** What a caution changes about a step that is planned all the same: a cap, a side, a medium to replace. */

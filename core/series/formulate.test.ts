@@ -4,9 +4,9 @@ import { exampleInput, smallInput } from "../test/plan-inputs";
 import { catalogue, techniqueOf } from "../techniques/catalogue";
 import { isStrong, passesOf } from "../techniques/technique";
 import { formulate } from "./formulate";
-import { greedyPlan } from "./greedy";
+import { quickPlan } from "../test/quick-plan";
 import { LinearModel } from "./linear-model";
-import { minutesOf, tableMinutesOf, type PlanInput } from "./plan";
+import { tableMinutesOf, type PlanInput } from "./plan";
 import {
   candidates,
   facing,
@@ -19,11 +19,11 @@ import {
   workingDepth,
 } from "./rulebook";
 import { breaches } from "./rules";
-import { coverageItems, delivered, minutesByPlace, positionsUsed, scoreOf, strain, worthOf } from "./score";
+import { coverageItems, delivered, minutesByPlace, scoreOf, strain, worthOf } from "./score";
 import { templateOf, templates } from "./template";
-import { hopelessLocks } from "./solve";
+import { hopelessLocks } from "./prove";
 
-const plan = greedyPlan(exampleInput)!;
+const plan = quickPlan(exampleInput)!;
 
 describe("the model", () => {
   const formulation = formulate(exampleInput);
@@ -33,20 +33,10 @@ describe("the model", () => {
     const { model } = formulation;
     const broken = model.rows.filter((row) => {
       const sum = row.entries.reduce((total, [column, value]) => total + value * start[column]!, 0);
-      // rows that keep a margin for rounding may be short of it by the margin; coverage and gates are filled by the solver
-      return sum > row.high + 1 + 1e-6 || (row.rule && !row.rule.includes("outer work") && sum < row.low - 1 - 1e-6);
+      // coverage and gates are columns the solver fills by itself
+      return sum > row.high + 1e-6 || (row.rule && !row.rule.includes("outer work") && sum < row.low - 1e-6);
     });
     expect(broken.map((row) => row.rule)).toEqual([]);
-  });
-
-  it("gives the same plan back that it was given", () => {
-    const back = formulation.sessionsFrom(start);
-    back.forEach(({ steps, allowed }, s) => {
-      expect(new Set(steps.map((step) => `${step.technique} ${minutesOf(step.minutes)}`))).toEqual(
-        new Set(plan[s]!.steps.map((step) => `${step.technique} ${minutesOf(step.minutes)}`)),
-      );
-      expect(positionsUsed(plan[s]!).every((position) => (allowed as string[]).includes(position))).toBe(true);
-    });
   });
 
   it("has no column for a technique the session cannot hold or that was left out", () => {
@@ -59,7 +49,6 @@ describe("the model", () => {
   it("leaves sessions that are done out of its choices", () => {
     const later = formulate({ ...exampleInput, done: plan.slice(0, 4) });
     expect(Math.min(...later.uses.map((use) => use.session))).toBe(4);
-    expect(later.sessionsFrom(new Float64Array(later.model.cost.length))).toHaveLength(6);
   });
 
   it("adds up columns named twice in a row", () => {
@@ -74,7 +63,7 @@ describe("the model", () => {
   });
 });
 
-describe("the greedy plan", () => {
+describe("a first plan", () => {
   it.each<[string, Partial<PlanInput>]>([
     ["no targets at all", { targets: [] }],
     ["a low ceiling", { pressureCeiling: 3 }],
@@ -89,13 +78,9 @@ describe("the greedy plan", () => {
     ["a step left out", { locks: [{ session: 0, technique: plan[0]!.steps[2]!.technique, kind: "leave-out" }] }],
   ])("is lawful with %s", (_name, change) => {
     const input = { ...exampleInput, ...change };
-    const found = greedyPlan(input);
+    const found = quickPlan(input);
     expect(found).toBeDefined();
     expect(breaches(input, found!)).toEqual([]);
-  });
-
-  it("gives up instead of breaking a rule", () => {
-    expect(greedyPlan({ ...exampleInput, tableMinutes: 5 })).toBeUndefined();
   });
 });
 

@@ -1,17 +1,17 @@
-import { regionKeys, regionName, type RegionKey } from "../anatomy/regions";
+import { regionKeys, regionName } from "../anatomy/regions";
 import { techniqueOf } from "../techniques/catalogue";
 import type { Position, Technique } from "../techniques/technique";
 import { LinearModel } from "./linear-model";
-import { minutesOf, type PlanInput, type PlannedSession, type Step } from "./plan";
+import { minutesOf, type PlanInput, type PlannedSession } from "./plan";
+import { complaintNeed, helpsComplaint } from "./complaint";
 import {
   candidates,
-  complaintNeed,
-  dosed,
   facing,
   isClosing,
   isLightBlock,
   isOpening,
   isRising,
+  mostMinutes,
   neededCover,
   needsOpened,
   opensRegion,
@@ -32,9 +32,6 @@ import { templateOf } from "./template";
 
 const positions: readonly Position[] = ["prone", "supine", "side", "seated"];
 
-/** Minutes are rounded down to halves after solving: the model keeps this much in hand where a rule asks for a least. */
-const margin = 1;
-
 type Use = {
   technique: Technique;
   session: number;
@@ -47,8 +44,6 @@ export type Formulation = {
   uses: readonly Use[];
   /** Column of position `p` in session `s`. */
   position: (session: number, position: Position) => number;
-  /** The plan a vector of column values stands for, steps unordered, minutes in halves. */
-  sessionsFrom: (values: ArrayLike<number>) => { steps: Step[]; allowed: Position[] }[];
   /** Column values of an existing plan, to start from. */
   startFrom: (sessions: readonly PlannedSession[]) => Float64Array;
 };
@@ -80,8 +75,8 @@ export function formulate(input: PlanInput): Formulation {
       if (lock === "leave-out" && !isRising(technique)) continue;
       const x = model.column(0, 0, 1, true);
       if (lock === "keep") model.row(1, 1, [[x, 1]], `session ${s + 1}: ${technique.name} is locked in`, "step");
-      const { least, ideal } = technique.minutes;
-      const most = isRising(technique) ? least : ideal * rulebook.stretch;
+      const { least } = technique.minutes;
+      const most = mostMinutes(technique);
       const { sides, positions: places } = verdictIn(technique, s, input);
       const part = () => {
         const column = model.column(-loadCost * totalLoad(technique), 0, most);
@@ -107,8 +102,6 @@ export function formulate(input: PlanInput): Formulation {
 
   const inSession = (s: number, test: (technique: Technique) => boolean = () => true) =>
     uses.filter((use) => use.session === s && test(use.technique));
-  const reaches = (technique: Technique, region: RegionKey, share: number) =>
-    technique.doses.some((dose) => dose.region === region && dose.share >= share);
 
   // coverage: concave pieces per item
   for (const item of coverageItems(input)) {
@@ -146,7 +139,7 @@ export function formulate(input: PlanInput): Formulation {
     );
     const turns = positions.map((position) => [columnOf(s, position), rulebook.turn * liesIn(position)] as const);
     model.row(
-      0,
+      1,
       rulebook.mostPositions,
       positions.map((position) => [columnOf(s, position), 1] as const),
     );
@@ -171,12 +164,9 @@ export function formulate(input: PlanInput): Formulation {
     const need = complaintNeed(s, input);
     if (input.complaintRegion && need > 0) {
       const region = input.complaintRegion;
-      const entries = all
-        .filter((use) => reaches(use.technique, region, rulebook.softens))
-        .flatMap((use) => timed(use));
+      const entries = all.filter((use) => helpsComplaint(use.technique, input)).flatMap((use) => timed(use));
       model.row(
-        // where cautions leave little, none of it can be kept in reserve
-        need < rulebook.complaint ? need : need + margin,
+        need,
         Infinity,
         entries,
         `${place}: time for the complaint's own region (${regionName(region).toLowerCase()})`,
@@ -217,7 +207,7 @@ export function formulate(input: PlanInput): Formulation {
       model.row(
         -given,
         Infinity,
-        [...earlier.flatMap((use) => timed(use)), [gate, -(rulebook.opened + (given >= rulebook.opened ? 0 : margin))]],
+        [...earlier.flatMap((use) => timed(use)), [gate, -rulebook.opened]],
         `${place}: outer work in ${regionName(region).toLowerCase()} before going deep`,
         "min",
       );
@@ -250,7 +240,7 @@ export function formulate(input: PlanInput): Formulation {
         return side ? timed(use, side === "front" ? 1 : -1) : [];
       });
       const band = rulebook.frontBack * 2 * input.tableMinutes;
-      model.row(-band + margin, band - margin, entries);
+      model.row(-band, band, entries);
     }
   }
 
@@ -269,34 +259,10 @@ export function formulate(input: PlanInput): Formulation {
       );
   }
 
-  const half = (value: number, least: number) => (least === 0 ? 0 : Math.max(least, Math.floor(value * 2 + 1e-4) / 2));
   return {
     model,
     uses,
     position: columnOf,
-    sessionsFrom: (values) =>
-      sessions.slice(from).map((_, i) => {
-        const s = from + i;
-        return {
-          allowed: positions.filter((position) => values[columnOf(s, position)]! > 0.5),
-          steps: inSession(s)
-            .filter((use) => values[use.x]! > 0.5)
-            .map((use): Step => {
-              const least = dosed(use.technique, use.technique.minutes.least, s, input);
-              return {
-                technique: use.technique.key,
-                position: null,
-                minutes:
-                  "mid" in use.minutes
-                    ? { mid: half(values[use.minutes.mid]!, use.technique.minutes.least) }
-                    : {
-                        L: half(values[use.minutes.L]!, "L" in least ? least.L : 0),
-                        R: half(values[use.minutes.R]!, "R" in least ? least.R : 0),
-                      },
-              };
-            }),
-        };
-      }),
     startFrom: (plan) => {
       const values = new Float64Array(model.cost.length);
       plan.forEach((session, s) => {
@@ -309,8 +275,7 @@ export function formulate(input: PlanInput): Formulation {
             values[use.minutes.L] = step.minutes.L;
             values[use.minutes.R] = step.minutes.R;
           }
-          if (step.position && s >= from && verdictIn(use.technique, s, input).positions.length > 0)
-            values[columnOf(s, step.position)] = 1;
+          if (step.position && s >= from) values[columnOf(s, step.position)] = 1;
         }
       });
       return values;

@@ -37,11 +37,16 @@ export type PlanInput = {
 export type Plan = {
   sessions: readonly PlannedSession[];
   score: number;
+  /** How it was found: the same input, seed and number of moves give the same plan, and where one was kept, that plan. */
+  made?: { solver: number; seed: number; moves: number };
   /** Best score that can be proven possible; undefined while nothing is proven. */
   bound?: number;
 };
 
 export const minutesOf = (minutes: StepMinutes): Minutes => ("mid" in minutes ? minutes.mid : minutes.L + minutes.R);
+
+/** Plans are made in half minutes: as many of them as fit. */
+export const halves = (minutes: Minutes): number => Math.floor(2 * minutes + 1e-9);
 
 export const sessionMinutes = (session: PlannedSession): Minutes =>
   session.steps.reduce((sum, step) => sum + minutesOf(step.minutes), 0);

@@ -5,7 +5,7 @@ import { isActive, type Outcome } from "../screening/outcome";
 import { positionsLeft, timeLimits, verdictOn, type Verdict } from "../screening/verdict";
 import { catalogue } from "../techniques/catalogue";
 import { isStrong, type Medium, type Position, type Technique } from "../techniques/technique";
-import { minutesOf, type PlanInput, type StepMinutes } from "./plan";
+import { halves, type PlanInput, type StepMinutes } from "./plan";
 import { templateOf } from "./template";
 
 /**
@@ -62,6 +62,16 @@ export function neededCover(technique: Technique): number {
 /** Dry work first, then what goes either way, then oil: skin that is oiled gives no grip. */
 const mediumRank: Record<Medium, number> = { dry: 0, wax: 1, any: 1, oil: 2 };
 
+/**
+ * Whether `later` needs dry skin where `earlier`, which always comes before it, has oiled it: an opening comes before
+ * all, a closing after all, and rising minds neither.
+ */
+export function dryAfterOil(earlier: Technique, later: Technique): boolean {
+  if (earlier.medium !== "oil" || later.medium !== "dry" || isRising(later)) return false;
+  const always = (isOpening(earlier) && !isOpening(later)) || (isClosing(later) && !isClosing(earlier));
+  return always && regionsWorked(earlier).some((region) => regionsWorked(later).includes(region));
+}
+
 /** Places of a region in which a technique works in earnest: those of what gets most of it there. */
 export function dwellsIn(technique: Technique, region: RegionKey): readonly PlaceKey[] {
   const here = technique.reach.filter(({ places }) => placeOf(places[0]!).region === region);
@@ -88,7 +98,6 @@ type Known = {
   cautions: Outcome[][];
   verdicts: Map<string, Verdict>[];
   positions: Position[][];
-  needs: (number | undefined)[];
 };
 const known = new WeakMap<PlanInput, Known>();
 
@@ -111,7 +120,7 @@ function knownOf(input: PlanInput): Known {
     }),
     own,
   ]);
-  const made = { cautions, verdicts: cautions.map(() => new Map()), positions: cautions.map(positionsLeft), needs: [] };
+  const made = { cautions, verdicts: cautions.map(() => new Map()), positions: cautions.map(positionsLeft) };
   known.set(input, made);
   return made;
 }
@@ -144,39 +153,15 @@ export const proneOnly = (technique: Technique, session: number, input: PlanInpu
   return positions.length === 1 && positions[0] === "prone";
 };
 
+/** The longest a step may take on a side, in whole half minutes; rising is not stretched. */
+export const mostMinutes = (technique: Technique): number =>
+  isRising(technique) ? technique.minutes.least : halves(technique.minutes.ideal * rulebook.stretch) / 2;
+
 /** Minutes of the least or the ideal dose, on the sides that are left. */
 export function dosed(technique: Technique, minutes: number, session: number, input: PlanInput): StepMinutes {
   if (!technique.sided) return { mid: minutes };
   const { sides } = verdictIn(technique, session, input);
   return { L: sides.L ? minutes : 0, R: sides.R ? minutes : 0 };
-}
-
-/**
- * Minutes the complaint's own region is to get in a session: what the rulebook asks, or as much as cautions leave room
- * for. Each technique returns only so often, so what is left is spread over the whole series.
- */
-export const complaintNeed = (session: number, input: PlanInput): number =>
-  (knownOf(input).needs[session] ??= needOf(session, input));
-
-function needOf(session: number, input: PlanInput): number {
-  const { complaintRegion: region } = input;
-  if (region === null) return 0;
-  const { sessions } = templateOf(input.template);
-  const reaching = catalogue.filter(
-    (technique) =>
-      technique.phase !== "open" &&
-      technique.phase !== "close" &&
-      technique.doses.some((dose) => dose.region === region && dose.share >= rulebook.softens),
-  );
-  const here = reaching.filter((technique) => !whyNot(technique, session, input));
-  const most = (technique: Technique) =>
-    minutesOf(dosed(technique, technique.minutes.ideal * rulebook.stretch, session, input));
-  const inSession = here.reduce((sum, technique) => sum + most(technique), 0);
-  const inSeries = here.reduce(
-    (sum, technique) => sum + most(technique) * repeatsAllowed(technique, sessions.length),
-    0,
-  );
-  return Math.min(rulebook.complaint, inSession, inSeries / sessions.length);
 }
 
 /** Why a technique cannot be in a session at all, as a sentence; undefined when it can. */
@@ -207,7 +192,7 @@ export function facing(technique: Technique): "front" | "back" | undefined {
   return technique.positions[0] === "prone" ? "back" : technique.positions[0] === "supine" ? "front" : undefined;
 }
 
-/** Techniques that are of use in a session: eligible, and reaching its territory or a target. */
+/** Techniques that are of use in a session: eligible, reaching its territory or a target, and not without preparation. */
 export function candidates(input: PlanInput, session: number): Technique[] {
   const template = templateOf(input.template).sessions[session]!;
   const wanted = new Set<RegionKey>(regionKeys.filter((region) => template.territory[region]));
@@ -216,7 +201,7 @@ export function candidates(input: PlanInput, session: number): Technique[] {
   const kept = new Set(
     input.locks.filter((lock) => lock.session === session && lock.kind === "keep").map((lock) => lock.technique),
   );
-  return catalogue.filter(
+  let found = catalogue.filter(
     (technique) =>
       !whyNot(technique, session, input) &&
       (kept.has(technique.key) ||
@@ -224,7 +209,18 @@ export function candidates(input: PlanInput, session: number): Technique[] {
         technique.phase === "close" ||
         technique.doses.some((dose) => wanted.has(dose.region) && dose.share >= rulebook.softens)),
   );
+  // what nothing here can prepare is of no use, nor is what only that could have prepared
+  for (let before = -1; before !== found.length;) {
+    before = found.length;
+    const among = found;
+    found = among.filter((technique) => kept.has(technique.key) || preparable(technique, among));
+  }
+  return found;
 }
+
+const preparable = (technique: Technique, among: readonly Technique[]): boolean =>
+  neededCover(technique) === 0 ||
+  regionsWorked(technique).every((region) => among.some((cover) => prepares(cover, technique, region)));
 
 export const strongIn = (technique: Technique, region: RegionKey): boolean =>
   isStrong(technique) && regionsWorked(technique).includes(region);

@@ -3,14 +3,15 @@ import { regionKeys, regionName } from "../anatomy/regions";
 import { catalogue, techniqueOf } from "../techniques/catalogue";
 import { positionName, type Technique } from "../techniques/technique";
 import { minutesOf, sessionMinutes, type PlanInput, type PlannedSession, type Step } from "./plan";
+import { complaintNeed, helpsComplaint } from "./complaint";
 import {
-  complaintNeed,
   dwellsIn,
   facing,
   isClosing,
   isLightBlock,
   isOpening,
   isRising,
+  mostMinutes,
   neededCover,
   needsOpened,
   opensRegion,
@@ -116,16 +117,12 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
       if ("mid" in step.minutes === technique.sided)
         say("step length", s, `${technique.name} is ${technique.sided ? "done on both sides" : "not two-sided"}.`);
       for (const minutes of parts) {
-        const { least, ideal } = technique.minutes;
+        const { least } = technique.minutes;
+        const most = mostMinutes(technique);
         if (!(minutes >= least - slack))
           say("step length", s, `${technique.name} needs ${least} min and gets ${minutes}.`, least - minutes);
-        if (minutes > ideal * rulebook.stretch + slack)
-          say(
-            "step length",
-            s,
-            `${technique.name} gets ${minutes} min, more than ${ideal * rulebook.stretch}.`,
-            minutes - ideal * rulebook.stretch,
-          );
+        if (minutes > most + slack)
+          say("step length", s, `${technique.name} gets ${minutes} min, more than ${most}.`, minutes - most);
       }
       const places = verdict.positions;
       if (places.length > 0 && (!step.position || !places.includes(step.position)))
@@ -231,7 +228,7 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
     if (input.complaintRegion && need > 0) {
       const region = input.complaintRegion;
       const minutes = steps
-        .filter((step) => of(step).doses.some((dose) => dose.region === region && dose.share >= rulebook.softens))
+        .filter((step) => helpsComplaint(of(step), input))
         .reduce((sum, step) => sum + minutesOf(step.minutes), 0);
       if (minutes < need - slack)
         say(

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { structureOf } from "../anatomy/structures";
 import { catalogue, techniqueOf } from "../techniques/catalogue";
 import { exampleInput } from "../test/plan-inputs";
-import { greedyPlan } from "./greedy";
+import { quickPlan } from "../test/quick-plan";
 import { minutesOf, sessionMinutes, tableMinutesOf, type PlannedSession, type Step } from "./plan";
 import {
   coverageItems,
@@ -18,7 +18,7 @@ import {
 } from "./score";
 import { templateOf, templates } from "./template";
 
-const plan = greedyPlan(exampleInput)!;
+const plan = quickPlan(exampleInput)!;
 const step = (technique: string, minutes: number): Step => ({
   technique,
   position: techniqueOf(technique).positions[0] ?? null,

@@ -1,211 +1,79 @@
-import type { Highs } from "highs";
-import { seeded } from "../random";
-import { techniqueOf } from "../techniques/catalogue";
-import type { Technique } from "../techniques/technique";
-import { formulate } from "./formulate";
-import { greedyPlan } from "./greedy";
-import { LinearModel } from "./linear-model";
+import { anneal, type Found } from "./anneal";
+import type { Stability } from "./draft";
 import { orderSteps } from "./order";
-import type { Plan, PlanInput, PlannedSession } from "./plan";
-import { positionsIn, verdictIn, whyNot } from "./rulebook";
-import { breaches } from "./rules";
-import { topUp } from "./top-up";
-import { coverageItems, delivered, scoreOf, worthOf } from "./score";
+import type { Plan, PlanInput, PlannedSession, Step } from "./plan";
+import { verdictIn } from "./rulebook";
+import { scoreOf } from "./score";
+import { searchSpace, type Room } from "./search-space";
 
-export type Limits = { seconds: number; gap: number; seed: number };
-export const usualLimits: Limits = { seconds: 10, gap: 0.01, seed: 1 };
+/** Raised whenever the same input, seed and moves would find another plan than before. */
+export const solverVersion = 2;
 
-/** Share of the time that goes to the whole model, and how the rest is cut up. */
-const wholeShare = 0.35;
-const windowSize = 3;
-const windowSeconds = 1.5;
-const windowGap = 2e-4;
+/** How long a plan is looked for: by changes tried, not by the clock, so that every machine finds the same plan. */
+export type Effort = { seed: number; moves: number };
+export const usualEffort: Effort = { seed: 1, moves: 80_000 };
 
-/** A rule that cannot hold together with the others, and by how much it would have to give. */
-export type Conflict = { rule: string; by: number; unit: string };
+/** Points by which a worse plan is still taken now and then: from nothing, and when an earlier plan is to be kept. */
+const heat = { anew: { warm: 0.08, cold: 0.004 }, kept: { warm: 0.03, cold: 0.004 } };
 
-export type Solved = { kind: "plan"; plan: Plan } | { kind: "impossible"; conflicts: Conflict[] };
-
-/** Turns column values into a plan with ordered steps; undefined when no lawful order exists. */
-function planFrom(
-  input: PlanInput,
-  formulation: ReturnType<typeof formulate>,
-  values: ArrayLike<number>,
-): PlannedSession[] | undefined {
-  const sessions: PlannedSession[] = [...input.done];
-  for (const { steps, allowed } of formulation.sessionsFrom(values)) {
-    const s = sessions.length;
-    const places = (technique: Technique) => verdictIn(technique, s, input).positions;
-    const ordered = orderSteps(steps, allowed, places) ?? orderSteps(steps, positionsIn(s, input), places);
-    if (!ordered) return undefined;
-    sessions.push({ steps: ordered });
-  }
-  return breaches(input, sessions).length === 0 ? topUp(input, sessions) : undefined;
-}
-
-/** Locks on techniques a session cannot hold at all: no relaxing of rows would help, so they are named first. */
-export function hopelessLocks(input: PlanInput): Conflict[] {
-  return input.locks.flatMap((lock) => {
-    if (lock.kind !== "keep") return [];
-    const technique = techniqueOf(lock.technique);
-    const no = whyNot(technique, lock.session, input);
-    return no
-      ? [
-          {
-            rule: `session ${lock.session + 1}: ${technique.name} is locked in, but ${no}`,
-            by: 1,
-            unit: "step",
-          },
-        ]
-      : [];
-  });
-}
+/** Better plans are ordered and shown so many times at most while the search goes on. */
+const showings = 20;
 
 /**
- * Solves a series. `improved` is told every better plan as it is found, the first within milliseconds; the solver
- * runs until the gap to the proven bound is small or time is up. `now` is a clock in ms. Blocks its thread: call it
- * in a worker.
+ * Looks for a series plan that keeps every rule and has a high score (`score.ts`), in half minutes. `improved` is told
+ * better plans as they are found, the first within milliseconds, with the share of the search that is done. The same
+ * input, effort and kept plan give the same plan on every machine. Undefined when no plan was found: `prove.ts` says
+ * what contradicts what. Blocks its thread: call it in a worker.
  */
 export function solve(
-  highs: Highs,
   input: PlanInput,
-  now: () => number,
-  limits: Limits = usualLimits,
-  improved: (plan: Plan) => void = () => undefined,
-): Solved {
-  const hopeless = hopelessLocks(input);
-  if (hopeless.length > 0) return { kind: "impossible", conflicts: hopeless };
-  let best: Plan | undefined;
-  let bound: number | undefined;
-  const offer = (sessions: PlannedSession[] | undefined) => {
-    if (!sessions) return;
-    const score = scoreOf(input, sessions);
-    if (best && score <= best.score + 1e-9) return;
-    best = { sessions, score, ...(bound === undefined ? {} : { bound }) };
-    improved(best);
+  effort: Effort = usualEffort,
+  improved: (plan: Plan, share: number) => void = () => undefined,
+  stability?: Stability,
+): Plan | undefined {
+  const space = searchSpace(input);
+  let found: Found | undefined;
+  let shown = -Infinity;
+  const planOf = ({ halves }: Found): Plan => {
+    const sessions = [...input.done, ...space.rooms.map((room, i) => sessionFrom(input, room, halves[i]!))];
+    return { sessions, score: scoreOf(input, sessions), made: { solver: solverVersion, ...effort } };
   };
-  const started = now();
-  const left = () => limits.seconds - (now() - started) / 1000;
-  const start = greedyPlan(input);
-  offer(start);
-
-  const formulation = formulate(input);
-  const { model } = formulation;
-  const fixedScore = constantScore(input);
-  const { callbackType, modelStatus, objectiveSense } = highs.constants;
-  const run = highs.createModel({ ...model.arrays(), sense: objectiveSense.maximize });
-  try {
-    run.options.set({ output_flag: false, random_seed: limits.seed, mip_rel_gap: limits.gap });
-    let values: Float64Array | undefined;
-    let reached = -Infinity;
-    /** Runs the model as it is bounded now, from the best values so far. Returns the status and the proven bound. */
-    const attempt = (seconds: number) => {
-      run.zeroAllClocks();
-      run.options.set("time_limit", Math.max(0.1, seconds));
-      if (values) run.setSolution({ colValue: values });
-      const { modelStatus: status } = run.run({
-        [callbackType.mipImprovingSolution](event) {
-          const found = event.data.mip_solution;
-          if (found && (event.data.objective_function_value ?? -Infinity) > reached) keep(found);
-          return undefined;
-        },
-      });
-      return { status, dual: Number(run.info.get("mip_dual_bound")) };
-    };
-    const keep = (found: Float64Array) => {
-      reached = found.reduce((sum, value, i) => sum + value * model.cost[i]!, 0);
-      values = found;
-      offer(planFrom(input, formulation, found));
-    };
-
-    // First the whole series, for a bound that is proven …
-    if (start) values = formulation.startFrom(start);
-    const whole = attempt(Math.max(0.3, left() * wholeShare));
-    if (whole.status === modelStatus.infeasible || whole.status === modelStatus.unboundedOrInfeasible)
-      return { kind: "impossible", conflicts: conflictsOf(highs, model, limits) };
-    if (Number.isFinite(whole.dual)) bound = whole.dual + fixedScore;
-    // … then a few sessions at a time, the choice of steps in the others held: small models that finish.
-    // A window moves little of the whole score: it must not be called finished by the gap of the whole.
-    run.options.set("mip_rel_gap", windowGap);
-    const open = [...new Set(formulation.uses.map((use) => use.session))];
-    const random = seeded(limits.seed);
-    const closeEnough = () => best && bound !== undefined && best.score >= bound * (1 - limits.gap);
-    for (let round = 0; values && left() > 0.2 && !closeEnough() && open.length > windowSize; round++) {
-      const held = values;
-      const first = round < open.length ? (round * 2) % open.length : Math.floor(random.uniform() * open.length);
-      const window = new Set(
-        Array.from({ length: windowSize }, (_, i) =>
-          // neighbours at first, later any sessions together
-          round < open.length * 2 || i === 0
-            ? open[(first + i) % open.length]!
-            : open[Math.floor(random.uniform() * open.length)]!,
-        ),
-      );
-      for (const use of formulation.uses) {
-        const fixed = held[use.x]! > 0.5 ? 1 : 0;
-        run.changeColBounds(use.x, window.has(use.session) ? 0 : fixed, window.has(use.session) ? 1 : fixed);
-      }
-      attempt(Math.min(left(), windowSeconds));
-    }
-    offer(values && planFrom(input, formulation, values));
-  } finally {
-    run.dispose();
-  }
-  if (!best)
-    return {
-      kind: "impossible",
-      conflicts: [{ rule: "no plan was found in the time given", by: limits.seconds, unit: "s" }],
-    };
-  return {
-    kind: "plan",
-    plan: { ...best, ...(bound === undefined ? {} : { bound: Math.max(bound, best.score) }) },
-  };
-}
-
-/** What sessions already done have earned: the model only counts what is still to come. */
-function constantScore(input: PlanInput): number {
-  return coverageItems(input).reduce(
-    (sum, item) => sum + item.points * worthOf(delivered(item, input.done) / item.wanted),
-    0,
+  anneal(
+    space,
+    { ...effort, ...(stability ? heat.kept : heat.anew) },
+    (better, move) => {
+      found = better;
+      if (move - shown < effort.moves / showings) return;
+      shown = move;
+      improved(planOf(better), move / Math.max(1, effort.moves));
+    },
+    stability,
   );
+  return found && planOf(found);
 }
 
-/**
- * Which rules contradict each other, and by how much: every named row may give way at a price relative to its size,
- * and the cheapest way out is what has to change.
- */
-function conflictsOf(highs: Highs, model: LinearModel, limits: Limits): Conflict[] {
-  const elastic = new LinearModel();
-  for (let i = 0; i < model.cost.length; i++) elastic.column(0, model.lower[i]!, model.upper[i]!, model.integer[i]!);
-  const slacks: { column: number; rule: string; unit: string }[] = [];
-  for (const row of model.rows) {
-    const entries: [number, number][] = [...row.entries];
-    if (row.rule) {
-      const size = Math.max(1, Number.isFinite(row.high) ? Math.abs(row.high) : Math.abs(row.low));
-      for (const sign of [1, -1]) {
-        if (!Number.isFinite(sign > 0 ? row.low : row.high)) continue;
-        const column = elastic.column(-1 / size, 0, 1e4);
-        entries.push([column, sign]);
-        slacks.push({ column, rule: row.rule, unit: row.unit });
-      }
-    }
-    elastic.row(row.low, row.high, entries);
-  }
-  const run = highs.createModel({ ...elastic.arrays(), sense: highs.constants.objectiveSense.maximize });
-  try {
-    run.options.set({
-      output_flag: false,
-      time_limit: Math.min(5, limits.seconds),
-      random_seed: limits.seed,
-      mip_rel_gap: 0.05,
+/** The steps of one session in order, each with its position. */
+function sessionFrom(input: PlanInput, room: Room, half: Int16Array): PlannedSession {
+  const steps: Step[] = [];
+  const standing = new Set<number>();
+  for (const [c, choice] of room.choices.entries()) {
+    const minutes = choice.sides.map((_, k) => half[2 * c + k]! / 2);
+    if (!minutes.some((each) => each > 0)) continue;
+    standing.add(choice.positions);
+    const on = (side: "L" | "R") => minutes[choice.sides.indexOf(side)] ?? 0;
+    steps.push({
+      technique: choice.technique.key,
+      position: null,
+      minutes: choice.technique.sided ? { L: on("L"), R: on("R") } : { mid: minutes[0]! },
     });
-    run.run();
-    const values = run.getSolution().colValue;
-    return slacks
-      .map(({ column, rule, unit }) => ({ rule, unit, by: Math.round((values?.[column] ?? 0) * 10) / 10 }))
-      .filter((conflict) => conflict.by >= 0.1)
-      .sort((a, b) => b.by - a.by);
-  } finally {
-    run.dispose();
   }
+  const stance = room.stances.find(({ bits }) => [...standing].every((set) => set === 0 || (set & bits) !== 0))!;
+  const ordered = orderSteps(
+    steps,
+    stance.positions,
+    (technique) => verdictIn(technique, room.session, input).positions,
+  );
+  // a step's preparation is shallower and no oilier than the step, so some order always exists
+  if (!ordered) throw new Error(`session ${room.session + 1}: its ${steps.length} steps have no order`);
+  return { steps: ordered };
 }

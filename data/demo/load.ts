@@ -27,11 +27,22 @@ import { savePreferences } from "../preferences";
 import { recordAnswer } from "../screening";
 import { toldBy, typedEntry } from "./told";
 import { addScar, feelScar } from "../scars";
+import { addTriggerPoint, feelPoint } from "../trigger-points";
 import { restrictionsAt } from "./findings";
 import { studySet } from "../study-set";
 import { beginStudy, getStudy, keepMarking, type StudyItem } from "../studies";
 import { madeBytes, madePhotos, madePlan, madeStudy } from "./made";
-import { password, people, practice, practitioners, leontine, ruben, rubenScar, type Person } from "./people";
+import {
+  password,
+  people,
+  practice,
+  practitioners,
+  leontine,
+  ruben,
+  rubenPoint,
+  rubenScar,
+  type Person,
+} from "./people";
 
 /** An id that is the same every time the demo is loaded. */
 export function demoId(name: string): string {
@@ -85,6 +96,10 @@ async function loadPerson(tx: Tx, person: Person, today: string): Promise<void> 
   if (person === ruben) {
     const { roses, ...scar } = rubenScar;
     await addScar(tx, person.id, scar);
+    const { felt: pressed, ...point } = rubenPoint;
+    await addTriggerPoint(tx, person.id, point);
+    for (const { visit, moment, ...felt } of pressed)
+      await feelPoint(tx, person.id, { pointId: point.id, visitId: visits[visit - 1]!.id, moment }, felt, null);
     for (const { visit, moment, slides, lift } of roses)
       await feelScar(
         tx,

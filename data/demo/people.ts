@@ -1,3 +1,4 @@
+import type { TriggerPoint } from "../../core/findings/trigger-point";
 import type { Rose, Scar } from "../../core/findings/scar";
 import { neutralPosture, type Posture } from "../../devices/camera/posture";
 import type { ClientDraft } from "../../core/client";
@@ -117,6 +118,39 @@ export const rubenScar: Omit<Scar, "roses"> & { roses: readonly Rose[] } = {
     { visit: 3, moment: "before", slides: [2, 2, 1, 1, 2, 3, 3, 2], lift: 2 },
     { visit: 4, moment: "after", slides: [3, 2, 1, 2, 3, 3, 3, 3], lift: 2 },
     { visit: 5, moment: "before", slides: [3, 3, 2, 2, 3, 3, 3, 3], lift: 2 },
+  ],
+};
+
+/** The tender point in his right upper trapezius: felt at the temple, and less tender from visit to visit. */
+export const rubenPoint: TriggerPoint = {
+  id: "5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a5d01",
+  structure: "upper-trapezius",
+  side: "R",
+  at: { view: "back", point: [122, 90] },
+  area: {
+    view: "right",
+    points: [
+      [98, 24],
+      [110, 28],
+      [106, 50],
+      [100, 70],
+      [94, 84],
+      [86, 80],
+      [92, 56],
+      [92, 36],
+    ],
+  },
+  referral: [
+    { place: "temple", side: "R" },
+    { place: "neck-side", side: "R" },
+  ],
+  felt: [
+    { visit: 1, moment: "before", tenderness: 7, reproduced: true, held: null },
+    { visit: 1, moment: "after", tenderness: 4, reproduced: true, held: 70 },
+    { visit: 2, moment: "before", tenderness: 6, reproduced: true, held: null },
+    { visit: 4, moment: "before", tenderness: 4, reproduced: false, held: null },
+    { visit: 4, moment: "after", tenderness: 2, reproduced: false, held: 35 },
+    { visit: 5, moment: "before", tenderness: 3, reproduced: false, held: null },
   ],
 };
 

@@ -19,9 +19,12 @@ export const grants: Record<string, string> = {
   own_score: "select, insert, update",
   own_words: "select, insert, update",
   restriction: "select, insert, update",
-  restriction_grade: "select, insert, update",
+  /** A grading made by mistake is taken back. */
+  restriction_grade: "select, insert, update, delete",
   scar: "select, insert, update",
   scar_rose: "select, insert, update",
+  trigger_point: "select, insert, update",
+  trigger_point_felt: "select, insert, update",
   listening: "select, insert, update",
   measurement: "select, insert, update, delete",
   handover: "select, insert, update",

@@ -8,6 +8,8 @@ import { standings } from "./006-standings";
 import { handStandings } from "./007-hand-standings";
 import { structuresNamed } from "./008-structures";
 import { scars } from "./009-scars";
+import { triggerPoints } from "./010-trigger-points";
+import { joinedLines } from "./011-joined-lines";
 import { grantSql } from "./grants";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
@@ -21,6 +23,8 @@ const migrations: Migration[] = [
   handStandings,
   structuresNamed,
   scars,
+  triggerPoints,
+  joinedLines,
 ];
 
 /** Migrations are imported statically, so that the bundled server carries them. */

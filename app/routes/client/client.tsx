@@ -89,8 +89,10 @@ const parts: Record<string, { name: string; path: string }[]> = {
   assess: [
     { name: "Stand", path: "assess/stand" },
     { name: "Touch", path: "assess/touch" },
+    { name: "Points", path: "assess/points" },
     { name: "Scars", path: "assess/scars" },
     { name: "Listen", path: "assess/listen" },
+    { name: "Summary", path: "assess/summary" },
   ],
 };
 

@@ -26,6 +26,8 @@ const stages = [
   ["Own scales: activities and pain", "/intake/scales"],
   ["Stand: mark photographs", "/assess/stand"],
   ["Touch: restrictions", "/assess/touch"],
+  ["Summary of the visit", "/assess/summary"],
+  ["Touch: trigger points", "/assess/points"],
   ["Touch: scars", "/assess/scars"],
   ["Listen: light touch", "/assess/listen"],
   ["Path: plan the series", "/path"],

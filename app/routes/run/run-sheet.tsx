@@ -4,6 +4,8 @@ import Typography from "@mui/material/Typography";
 import { useEffect, useMemo, useState, type ComponentProps } from "react";
 import { Link } from "react-router";
 import { behind, foldRun, holdOf, plannedLeft } from "~core/session/fold";
+import type { OnPlace } from "~core/screening/on-place";
+import { ReachFigure } from "~app/ui/reach-figure";
 import type { RunStep, SessionEvent } from "~core/session/events";
 import type { Cues } from "~core/session/cues";
 import { techniqueOf } from "~core/techniques/catalogue";
@@ -31,6 +33,7 @@ export function RunSheet({
   cautions,
   pauseWord,
   cues,
+  out,
   ...before
 }: {
   visit: { id: string; ordinal: number; status: string; onDate: string };
@@ -42,6 +45,8 @@ export function RunSheet({
   cautions: readonly string[];
   pauseWord: string;
   cues: Record<string, Cues>;
+  /** Places that are out for this client today. */
+  out: readonly OnPlace[];
 } & Pick<ComponentProps<typeof BeforeStart>, "asked" | "leftOut" | "obstacles" | "rescreened">) {
   const { events, add, online, unsent, refused } = useEvents(visit.id, stored);
   const state = useMemo(() => foldRun(events), [events]);
@@ -273,12 +278,29 @@ export function RunSheet({
                 <Typography sx={{ fontSize: 22, mt: 1 }}>Noted: {stepState.notes.join("; ")}</Typography>
               )}
             </Box>
-            <HoldRing
-              seconds={holdOf(state, clock)}
-              planned={current.planned / current.passes}
-              paused={state.phase === "paused"}
-              toggle={toggle}
-            />
+            <Box>
+              <HoldRing
+                seconds={holdOf(state, clock)}
+                planned={current.planned / current.passes}
+                paused={state.phase === "paused"}
+                toggle={toggle}
+              />
+              <Box
+                sx={{
+                  display: { xs: "none", md: "flex" },
+                  "@media (min-width: 600px) and (min-height: 900px)": { display: "flex" },
+                  justifyContent: "center",
+                  mt: 2,
+                }}
+              >
+                <ReachFigure
+                  technique={technique}
+                  sides={{ L: current.side !== "R", R: current.side !== "L" }}
+                  out={out}
+                  height={230}
+                />
+              </Box>
+            </Box>
             <Answers
               state={stepState}
               usual={cap}

@@ -6,6 +6,7 @@ import { consentSchema } from "~app/routes/client/intake/consent/consent-form";
 import type { Subject } from "~core/consent/consent";
 import { usualSchool } from "~core/screening/facts";
 import { acting } from "~core/screening/outcome";
+import { placesOut } from "~core/screening/on-place";
 import { rescreen } from "~core/screening/questions";
 import { cuesFor } from "~core/session/cues";
 import { tableList } from "~core/session/table-list";
@@ -58,6 +59,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
       rescreened: rescreen.every((question) => answered.some((each) => each.question === question.key)),
       pauseWord: (await preferencesOf(tx, client.id)).pauseWord,
       cautions: [...new Set(cautions.filter((each) => each.origin !== "setting").map((each) => each.title))],
+      out: placesOut(cautions),
       cues: Object.fromEntries(
         [...techniques].map((key) => [key, cuesFor(techniqueOf(key), cautions, client.pressureCeiling, school)]),
       ),

@@ -8,6 +8,7 @@ import { useCallback, useRef, useState } from "react";
 import { data, Link, useFetcher } from "react-router";
 import type { Route } from "./+types/path";
 import { tableMinutesOf, type Lock, type Plan, type PlanInput, type PlannedSession } from "~core/series/plan";
+import { usualStability } from "~core/series/draft";
 import { breaches } from "~core/series/rules";
 import { scoreOf } from "~core/series/score";
 import { daysWorked, sessionDays } from "~core/series/dates";
@@ -108,6 +109,7 @@ export function action({ params, context }: Route.ActionArgs) {
         sessions,
         score: scoreOf(input, sessions),
         ...(checked.value.bound === undefined ? {} : { bound: checked.value.bound }),
+        ...(checked.value.made === undefined ? {} : { made: checked.value.made }),
         targets: [...input.targets],
         solvedAt: new Date().toISOString(),
       };
@@ -152,7 +154,8 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
     [submit, seriesId, version],
   );
   const solver = useSolver();
-  const solveWith = (next: { template: string; settings: SeriesSettings }) =>
+  /** `keeping`: the plan in force is changed as little as the new settings allow. */
+  const solveWith = (next: { template: string; settings: SeriesSettings }, keeping = false) =>
     solver.start(
       {
         ...input,
@@ -163,11 +166,12 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
         days: sessionDays(worked, next.settings, templateOf(next.template).sessions.length),
       },
       (plan) => save(next, plan),
+      keeping && loaderData.plan ? { kept: loaderData.plan.sessions, ...usualStability } : undefined,
     );
   const setLock = (technique: string, kind: Lock["kind"] | null) => {
     const locks = settings.locks.filter((lock) => !(lock.session === session && lock.technique === technique));
     if (kind) locks.push({ session, technique, kind });
-    solveWith({ template, settings: { ...settings, locks } });
+    solveWith({ template, settings: { ...settings, locks } }, true);
   };
 
   // While solving, the best plan so far is shown; afterwards the one that was saved.
@@ -215,7 +219,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
               <Button
                 color="inherit"
                 disabled={saver.state !== "idle"}
-                onClick={() => solveWith({ template, settings })}
+                onClick={() => solveWith({ template, settings }, true)}
               >
                 Solve again within the cautions
               </Button>

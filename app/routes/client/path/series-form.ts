@@ -60,4 +60,11 @@ export const planSchema = object({
     .required(),
   score: number().required(),
   bound: number().optional(),
+  made: object({
+    solver: number().integer().required(),
+    seed: number().integer().required(),
+    moves: number().integer().min(0).required(),
+  })
+    .optional()
+    .default(undefined),
 });

@@ -7,7 +7,9 @@ import { positionName } from "~core/techniques/technique";
 import { cautionsOnStep, heldBack, whyStep, withoutStep } from "~core/series/explain";
 import { minutesOf, sessionMinutes, type Lock, type Plan, type PlanInput, type Step } from "~core/series/plan";
 import { turnsIn } from "~core/series/order";
-import { verdictIn } from "~core/series/rulebook";
+import { cautionsIn, verdictIn } from "~core/series/rulebook";
+import { placesOut } from "~core/screening/on-place";
+import { ReachFigure } from "~app/ui/reach-figure";
 import { strain } from "~core/series/score";
 import { templateOf } from "~core/series/template";
 
@@ -50,6 +52,7 @@ export function SessionPanel({
   const leftOut = locks.filter((lock) => lock.session === session && lock.kind === "leave-out");
   const held = heldBack(input, session);
   const thumbs = strain(planned, "thumb");
+  const out = placesOut(cautionsIn(session, input));
   return (
     <>
       <Typography sx={{ color: "text.secondary", fontSize: 14 }}>
@@ -128,6 +131,14 @@ export function SessionPanel({
                     , up to {verdictIn(technique, session, input).cap} of 10{sides(each)}.
                     {technique.consent ? " Ask for consent: sensitive area." : ""}
                   </Typography>
+                  <Box sx={{ my: 1 }}>
+                    <ReachFigure
+                      technique={technique}
+                      sides={verdictIn(technique, session, input).sides}
+                      out={out}
+                      height={210}
+                    />
+                  </Box>
                   {cautionsOnStep(input, session, each).map((sentence) => (
                     <Typography key={sentence} sx={(t) => ({ fontSize: 14.5, mt: 0.5, color: t.tokens.amber })}>
                       {sentence}
@@ -201,15 +212,20 @@ export function SessionPanel({
       )}
       {plan.bound !== undefined && (
         <Typography sx={(t) => ({ mt: 2, pt: 1.5, borderTop: `1px solid ${t.tokens.line}`, fontSize: 14 })}>
-          <strong>At least {Math.floor((100 * plan.score) / plan.bound)}% of the best this time allows.</strong>{" "}
+          <strong>At most {percentLeft(plan.score, plan.bound)}% better is possible.</strong>{" "}
           <Box component="span" sx={{ color: "text.secondary" }}>
-            {Math.floor(plan.score)} of 100 points; none can pass {Math.ceil(plan.bound)}.
+            {plan.score.toFixed(1)} of 100 points; it is proven that no plan under these rules passes{" "}
+            {upTenth(plan.bound)}.
           </Box>
         </Typography>
       )}
     </>
   );
 }
+
+const upTenth = (value: number) => (Math.ceil(value * 10) / 10).toFixed(1);
+/** By how much of its score a plan might still be bettered, rounded up. */
+const percentLeft = (score: number, bound: number) => upTenth(Math.max(0, (100 * (bound - score)) / score));
 
 function Cost({ input, plan, session, step }: { input: PlanInput; plan: Plan; session: number; step: Step }) {
   const { points, unprepared } = withoutStep(input, plan.sessions, session, step);

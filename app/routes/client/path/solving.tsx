@@ -3,33 +3,22 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
 import Typography from "@mui/material/Typography";
-import { useEffect, useState } from "react";
 import type { SolverState } from "./use-solver";
 
 /** What the solver is doing, or why it could not. */
 export function Solving({ state, cancel }: { state: SolverState; cancel: (keep: boolean) => void }) {
-  const [now, setNow] = useState(() => Date.now());
-  const running = state.kind === "solving";
-  useEffect(() => {
-    if (!running) return;
-    const timer = window.setInterval(() => setNow(Date.now()), 250);
-    return () => window.clearInterval(timer);
-  }, [running]);
   if (state.kind === "solving") {
-    const seconds = Math.max(0, (now - state.since) / 1000);
-    const { plan } = state;
+    const { plan, share } = state;
     return (
       <Box role="status" sx={{ mb: 2 }}>
-        <LinearProgress
-          variant="determinate"
-          value={Math.min(100, (100 * seconds) / state.seconds)}
-          aria-label="Solving"
-        />
+        <LinearProgress variant="determinate" value={100 * share} aria-label="Solving" />
         <Box sx={{ display: "flex", alignItems: "center", gap: 2, mt: 1 }}>
           <Typography sx={{ flex: 1, color: "text.secondary" }}>
-            {plan
-              ? `Already usable: ${Math.floor(plan.score)} of 100 points${plan.bound ? `, no plan can pass ${Math.ceil(plan.bound)}` : ""}. Looking for better, ${Math.ceil(Math.max(0, state.seconds - seconds))} s left.`
-              : "Looking for a first plan."}
+            {!plan
+              ? "Looking for a first plan."
+              : share < 1
+                ? `Already usable: ${plan.score.toFixed(1)} of 100 points. Looking for better.`
+                : `Found: ${plan.score.toFixed(1)} of 100 points. Proving how much better any plan could be.`}
           </Typography>
           {plan && (
             <Button size="small" variant="outlined" onClick={() => cancel(true)}>
@@ -43,6 +32,13 @@ export function Solving({ state, cancel }: { state: SolverState; cancel: (keep: 
       </Box>
     );
   }
+  if (state.kind === "impossible" && state.conflicts.length === 0)
+    return (
+      <Alert severity="warning" sx={{ mb: 2 }}>
+        No plan was found that keeps every rule, and it could not be proven that there is none. The plan you had is
+        unchanged. Book more time or release a lock, and solve again.
+      </Alert>
+    );
   if (state.kind === "impossible")
     return (
       <Alert severity="warning" sx={{ mb: 2 }}>

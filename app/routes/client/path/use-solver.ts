@@ -1,59 +1,85 @@
 import * as Comlink from "comlink";
 import { useCallback, useEffect, useRef, useState } from "react";
+import type { Stability } from "~core/series/draft";
 import type { Plan, PlanInput } from "~core/series/plan";
-import { usualLimits, type Conflict } from "~core/series/solve";
+import { usualProof, type Conflict, type Proof } from "~core/series/prove";
+import { usualEffort } from "~core/series/solve";
+import type { ProofWorker } from "~app/workers/proof.worker";
 import type { SeriesWorker } from "~app/workers/series.worker";
 
 export type SolverState =
   | { kind: "idle" }
-  | { kind: "solving"; since: number; seconds: number; plan: Plan | undefined }
+  | { kind: "solving"; share: number; plan: Plan | undefined }
   | { kind: "impossible"; conflicts: Conflict[] }
   | { kind: "failed" }
   | { kind: "stopped"; kept: boolean };
 
-/** Runs the series solver in a worker. Stopping keeps the best plan found so far. */
+type Workers = { search: Worker; proof: Worker };
+
+/** The search and its proof, each in a worker of its own. */
+function bothWorkers(): Workers {
+  return {
+    search: new Worker(new URL("../../../workers/series.worker.ts", import.meta.url), { type: "module" }),
+    proof: new Worker(new URL("../../../workers/proof.worker.ts", import.meta.url), { type: "module" }),
+  };
+}
+
+/**
+ * Looks for a series plan in one worker while another proves how good it can be at most. Stopping keeps the best plan
+ * found so far; a proof that cannot be had leaves a plan without one.
+ */
 export function useSolver() {
   const [state, setState] = useState<SolverState>({ kind: "idle" });
-  const worker = useRef<Worker | undefined>(undefined);
+  const workers = useRef<Workers | undefined>(undefined);
   const best = useRef<{ plan: Plan | undefined; done: (plan: Plan) => void }>({
     plan: undefined,
     done: () => undefined,
   });
   const end = useCallback(() => {
-    worker.current?.terminate();
-    worker.current = undefined;
+    workers.current?.search.terminate();
+    workers.current?.proof.terminate();
+    workers.current = undefined;
   }, []);
   useEffect(() => end, [end]);
 
   const start = useCallback(
-    (input: PlanInput, done: (plan: Plan) => void) => {
+    (input: PlanInput, done: (plan: Plan) => void, stability?: Stability) => {
       end();
       best.current = { plan: undefined, done };
-      setState({ kind: "solving", since: Date.now(), seconds: usualLimits.seconds, plan: undefined });
-      const own = new Worker(new URL("../../../workers/series.worker.ts", import.meta.url), {
-        type: "module",
-      });
-      worker.current = own;
-      own.onerror = () => {
-        if (worker.current === own) setState({ kind: "failed" });
+      setState({ kind: "solving", share: 0, plan: undefined });
+      const own = bothWorkers();
+      workers.current = own;
+      const mine = () => workers.current === own;
+      const fail = () => {
+        if (!mine()) return;
+        end();
+        setState({ kind: "failed" });
       };
-      const improved = Comlink.proxy((plan: Plan) => {
-        if (worker.current !== own) return;
+      own.search.onerror = fail;
+      const improved = Comlink.proxy((plan: Plan, share: number) => {
+        if (!mine()) return;
         best.current.plan = plan;
-        setState((now) => (now.kind === "solving" ? { ...now, plan } : now));
+        setState({ kind: "solving", share, plan });
       });
-      Comlink.wrap<SeriesWorker>(own)
-        .solve(input, usualLimits, improved)
-        .then((solved) => {
-          if (worker.current !== own) return;
+      const proven = new Promise<Proof>((resolve) => {
+        own.proof.onerror = () => resolve({ kind: "none" });
+        Comlink.wrap<ProofWorker>(own.proof)
+          .prove(input, usualProof)
+          .then(resolve, () => resolve({ kind: "none" }));
+      });
+      Comlink.wrap<SeriesWorker>(own.search)
+        .solve(input, usualEffort, improved, stability)
+        .then(async (plan) => {
+          if (mine() && plan) setState({ kind: "solving", share: 1, plan });
+          const proof = await proven;
+          if (!mine()) return;
           end();
-          if (solved.kind === "impossible") return setState({ kind: "impossible", conflicts: solved.conflicts });
-          setState({ kind: "idle" });
-          done(solved.plan);
+          if (plan) {
+            setState({ kind: "idle" });
+            done(proof.kind === "bound" ? { ...plan, bound: proof.bound } : plan);
+          } else setState({ kind: "impossible", conflicts: proof.kind === "impossible" ? proof.conflicts : [] });
         })
-        .catch(() => {
-          if (worker.current === own) setState({ kind: "failed" });
-        });
+        .catch(fail);
     },
     [end],
   );

@@ -5,7 +5,7 @@ import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import MuiLink from "@mui/material/Link";
-import { Link, useFetcher, useSubmit } from "react-router";
+import { Link, useFetcher } from "react-router";
 import { placeNames } from "~core/anatomy/places";
 import type { Moment } from "~core/findings/restriction";
 import {
@@ -21,7 +21,7 @@ import {
   type Slide,
 } from "~core/findings/scar";
 import { z95 } from "~core/units";
-import { useNotify } from "~app/ui/notices";
+import { useTakeOff } from "~app/ui/use-take-off";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { SlideRose } from "./rose";
 
@@ -48,8 +48,7 @@ export function ScarCard({
   day: string;
 }) {
   const fetcher = useFetcher();
-  const submit = useSubmit();
-  const notify = useNotify();
+  const takeOff = useTakeOff();
   const name = `${placeNames(scar.places)}${sideWord[scar.side]}`;
   const title = name.charAt(0).toUpperCase() + name.slice(1);
   const own = scar.roses.find((each) => each.visit === visit.ordinal && each.moment === moment);
@@ -91,16 +90,7 @@ export function ScarCard({
           size="small"
           color="inherit"
           aria-label={`Take ${name} off the list`}
-          onClick={() => {
-            act("remove");
-            notify(`${title} is taken off the list.`, {
-              undo: () =>
-                void submit(
-                  { intent: "restore", id: scar.id },
-                  { method: "post", encType: "application/json", navigate: false },
-                ),
-            });
-          }}
+          onClick={() => takeOff(scar.id, title)}
         >
           Remove
         </Button>

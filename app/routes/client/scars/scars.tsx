@@ -75,9 +75,9 @@ export default function Scars({ loaderData: { visit, day, born, scars } }: Route
   const visitDay = visit.onDate > day ? visit.onDate : day;
   return (
     <FigureColumn
-      figure={(views) => (
+      figure={(sights) => (
         <BodyFigure
-          views={views}
+          sights={sights}
           label="Where scars lie"
           lines={scars.flatMap(({ id, line }) => (line ? [{ id, ...line }] : []))}
           drawing={{

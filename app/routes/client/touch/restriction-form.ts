@@ -47,3 +47,17 @@ export const restrictionSchema = object({
     .oneOf(["", ...directions], "Direction of ease: “${value}” is not a direction.")
     .default(""),
 });
+
+const felt = object({ grade: number().required(), tenderness: number().required() });
+
+export const ungradeSchema = object({
+  id: string().uuid("The restriction's id is not valid.").required("The restriction's id is missing."),
+  moment: string<Moment>().oneOf(["before", "after"], "Moment: before or after.").required("Moment: before or after."),
+  /** What was shown when it was taken back. */
+  was: felt.required("What is taken back is missing."),
+});
+
+export const splitSchema = restrictionSchema.pick(["id", "region", "structure", "side", "layer"]).shape({
+  from: string().uuid("The line's id is not valid.").required("The line's id is missing."),
+  visit: whole("From visit", 2, 400),
+});

@@ -4,7 +4,7 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useEffect, useMemo, useRef, useState } from "react";
-import { data, useFetcher, useSubmit } from "react-router";
+import { data, useFetcher } from "react-router";
 import type { Route } from "./+types/touch";
 import { layerName } from "~core/anatomy/layers";
 import { placeOf } from "~core/anatomy/places";
@@ -16,21 +16,26 @@ import { inSession, keeping } from "~app/session.server";
 import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { MomentToggle } from "~app/ui/moment-toggle";
-import { useNotify } from "~app/ui/notices";
+import { useHydrated } from "~app/ui/use-hydrated";
+import { useTakeOff } from "~app/ui/use-take-off";
 import type { Spot } from "~app/ui/body-figure";
 import type { Side } from "~core/units";
 import { validate } from "~app/validation";
 import { addRestriction, gradeRestriction, restrictionsOf, setRestrictionRemoved } from "~data/findings";
 import { getClient } from "~data/clients";
+import { NotFound } from "~data/errors";
+import { joinLines, separateLine, splitLine } from "~data/lines";
 import { seriesOf } from "~data/series";
 import { workedSessions } from "~app/routes/client/plan-input.server";
 import { BodyMap } from "./body-map";
 import { FeltPanel } from "./felt-panel";
 import { findingName, sameSpot, sendingOf, sideFor, sideWord, type Finding, type Sending } from "./finding";
 import { LineEntry } from "./line-entry";
+import { LineMenu } from "./line-menu";
 import { Sendings } from "./sendings";
 import { StructuresHere } from "./structures-here";
-import { gradingSchema, restrictionSchema } from "./restriction-form";
+import { takingBack, useUndo, type Undoable } from "./use-undo";
+import { gradingSchema, restrictionSchema, splitSchema, ungradeSchema } from "./restriction-form";
 
 export const handle = { slim: true };
 
@@ -51,10 +56,40 @@ export function action({ params, context }: Route.ActionArgs) {
     const sent = body.fields;
     const client = await getClient(tx, params.clientId);
     if (sent.intent === "remove" || sent.intent === "restore") {
-      await setRestrictionRemoved(tx, client.id, String(sent.id), sent.intent === "remove");
+      const removed = setRestrictionRemoved(tx, client.id, String(sent.id), sent.intent === "remove");
+      // typed twice it began one line: taking the second back finds none of its own
+      await removed.catch((error: unknown) => {
+        if (!(error instanceof NotFound && sent.ifThere === true)) throw error;
+      });
+      return { ok: true };
+    }
+    if (sent.intent === "join") {
+      await joinLines(tx, client.id, String(sent.id), String(sent.into));
+      return { ok: true };
+    }
+    if (sent.intent === "separate") {
+      await separateLine(tx, client.id, String(sent.id));
+      return { ok: true };
+    }
+    if (sent.intent === "split") {
+      const { value, errors } = await validate(splitSchema, sent);
+      if (errors) return data({ errors }, { status: 400 });
+      const { from, visit, ...fresh } = value;
+      const draft = fresh as Parameters<typeof splitLine>[3];
+      const known = sameSpot(await restrictionsOf(tx, client.id), draft);
+      if (known && known.id !== draft.id)
+        return data({ errors: { structure: `${findingName(known)} has a line already: join them.` } }, { status: 400 });
+      await splitLine(tx, client.id, from, draft, visit);
       return { ok: true };
     }
     const visit = await ownVisit(tx, client.id, sent.visitId);
+    if (sent.intent === "ungrade") {
+      const { value, errors } = await validate(ungradeSchema, sent);
+      if (errors) return data({ errors }, { status: 400 });
+      const at = { restrictionId: value.id, visitId: visit.id, moment: value.moment };
+      await gradeRestriction(tx, client.id, at, null, value.was);
+      return { ok: true };
+    }
     const { value: grading, errors } = await validate(gradingSchema, sent);
     if (errors) return data({ errors }, { status: 400 });
     if (sent.intent === "add") {
@@ -100,8 +135,10 @@ export default function Touch({ loaderData: { visit, restrictions, worked } }: R
   const [last, setLast] = useState<Finding | undefined>();
   const lastQuality = last?.quality ?? restrictions.at(-1)?.quality ?? "drag";
   const recent = useMemo(() => [...restrictions].reverse().map(({ structure }) => structure), [restrictions]);
+  const undo = useUndo();
   const keep = (finding: Finding) => {
     const sending = sendingOf(finding, { visit, moment }, restrictions);
+    undo.did({ says: sending.name, body: takingBack(sending) });
     setSendings((before) => [...before, sending]);
     setLast(finding);
     setSpot(undefined);
@@ -130,6 +167,7 @@ export default function Touch({ loaderData: { visit, restrictions, worked } }: R
   return (
     <BodyMap
       restrictions={restrictions}
+      visit={visit.ordinal}
       spot={spot}
       choosePlace={(next, near) => {
         setSpot(next);
@@ -167,7 +205,17 @@ export default function Touch({ loaderData: { visit, restrictions, worked } }: R
             : `${restrictions.length} ${restrictions.length === 1 ? "restriction" : "restrictions"}`}
         </Typography>
         <MomentToggle moment={moment} visit={visit.ordinal} set={setMoment} />
+        {undo.last && (
+          <Button size="small" color="inherit" disabled={undo.busy} onClick={undo.back} title="Ctrl+Z">
+            Undo: {undo.last.says}
+          </Button>
+        )}
       </Box>
+      {undo.failed && (
+        <Typography role="alert" sx={(t) => ({ color: t.tokens.clay, mb: 1 })}>
+          {undo.failed}
+        </Typography>
+      )}
       <LineEntry restrictions={restrictions} recent={recent} lastQuality={lastQuality} keep={keep} />
       <Sendings list={sendings} done={(id) => setSendings((before) => before.filter((each) => each.id !== id))} />
       {unsure && (
@@ -241,6 +289,8 @@ export default function Touch({ loaderData: { visit, restrictions, worked } }: R
           <Row
             key={`${restriction.id} ${visit.id} ${moment}`}
             restriction={restriction}
+            restrictions={restrictions}
+            did={undo.did}
             worked={worked[restrictions.indexOf(restriction)] ?? []}
             visit={visit}
             moment={moment}
@@ -276,19 +326,24 @@ type Felt = { grade: number; tenderness: number };
 
 function Row({
   restriction,
+  restrictions,
+  did,
   worked,
   visit,
   moment,
 }: {
   restriction: Restriction;
+  restrictions: readonly Restriction[];
+  /** Something was done that can be taken back. */
+  did: (undoable: Undoable) => void;
   /** Sessions that worked it. */
   worked: readonly number[];
   visit: { id: string; ordinal: number };
   moment: Moment;
 }) {
   const fetcher = useFetcher();
-  const submit = useSubmit();
-  const notify = useNotify();
+  const takeOff = useTakeOff();
+  const hydrated = useHydrated();
   const grading = restriction.grades.find((each) => each.visit === visit.ordinal && each.moment === moment);
   const latest = latestGrade(restriction);
   const kept = useKeeper<Felt>(grading ? { grade: grading.grade, tenderness: grading.tenderness } : null, (felt) => ({
@@ -300,17 +355,16 @@ function Row({
   }));
   const grade = kept.value?.grade;
   const tenderness = kept.value?.tenderness ?? latest?.tenderness ?? 0;
-  const send = (change: Partial<Felt>) => kept.keep({ grade: grade ?? latest?.grade ?? 0, tenderness, ...change });
   const name = findingName(restriction);
+  const send = (change: Partial<Felt>) => {
+    const next = { grade: grade ?? latest?.grade ?? 0, tenderness, ...change };
+    const at = { id: restriction.id, visitId: visit.id, moment };
+    did({ says: name, body: takingBack({ body: { intent: "grade", ...at, ...next, was: kept.value } }) });
+    kept.keep(next);
+  };
   const remove = () => {
-    void fetcher.submit({ intent: "remove", id: restriction.id }, { method: "post", encType: "application/json" });
-    notify(`${name} is taken off the list.`, {
-      undo: () =>
-        void submit(
-          { intent: "restore", id: restriction.id },
-          { method: "post", encType: "application/json", navigate: false },
-        ),
-    });
+    takeOff(restriction.id, name);
+    did({ says: `${name} taken off`, body: { intent: "restore", id: restriction.id } });
   };
   return (
     <Box
@@ -319,12 +373,13 @@ function Row({
         borderTop: `1px solid ${t.tokens.line}`,
         py: 1.25,
         display: "grid",
-        gridTemplateColumns: { xs: "1fr", lg: "minmax(0,1fr) auto auto auto" },
+        gridTemplateColumns: { xs: "auto auto 1fr", lg: "minmax(0,1fr) auto auto auto" },
+        justifyItems: "start",
         gap: 1.5,
         alignItems: "center",
       })}
     >
-      <Box>
+      <Box sx={{ gridColumn: { xs: "1 / -1", lg: "auto" } }}>
         <Typography sx={{ fontWeight: 650 }}>
           {name}
           <Box component="span" sx={{ fontWeight: 400 }}>
@@ -340,49 +395,58 @@ function Row({
             ` · worked ${worked.length === 1 ? "once" : `${worked.length} times`}: ${worked.length === 1 ? "session" : "sessions"} ${worked.join(", ")}`}
         </Typography>
       </Box>
-      <ToggleButtonGroup
-        exclusive
-        size="small"
-        value={grade ?? null}
-        onChange={(_, value: number | null) => value !== null && send({ grade: value })}
-        aria-label={`Grade of ${name}`}
-      >
-        {[0, 1, 2, 3].map((each) => (
-          <ToggleButton key={each} value={each} sx={{ minWidth: 40 }}>
-            {each}
-          </ToggleButton>
-        ))}
-      </ToggleButtonGroup>
-      <Box component="label" sx={{ fontSize: 13.5, color: "text.secondary", whiteSpace: "nowrap" }}>
-        tender{" "}
-        <Box
-          component="select"
-          value={tenderness}
-          onChange={(event: React.ChangeEvent<HTMLSelectElement>) => send({ tenderness: Number(event.target.value) })}
-          aria-label={`Tenderness of ${name}`}
-          sx={(t) => ({
-            font: "inherit",
-            color: "inherit",
-            bgcolor: "transparent",
-            border: `1px solid ${t.tokens.line}`,
-            borderRadius: "6px",
-            p: "6px",
-          })}
-        >
-          {Array.from({ length: 11 }, (_, i) => (
-            <option key={i}>{i}</option>
-          ))}
-        </Box>
-      </Box>
-      <Button
-        size="small"
-        color="inherit"
-        sx={{ color: "text.secondary" }}
-        onClick={remove}
-        aria-label={`Take ${name} off the list`}
-      >
-        Remove
-      </Button>
+      {hydrated ? (
+        <>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={grade ?? null}
+            onChange={(_, value: number | null) => value !== null && send({ grade: value })}
+            aria-label={`Grade of ${name}`}
+          >
+            {[0, 1, 2, 3].map((each) => (
+              <ToggleButton key={each} value={each} sx={{ minWidth: 40 }}>
+                {each}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+          <Box component="label" sx={{ fontSize: 13.5, color: "text.secondary", whiteSpace: "nowrap" }}>
+            tender{" "}
+            <Box
+              component="select"
+              value={tenderness}
+              onChange={(event: React.ChangeEvent<HTMLSelectElement>) =>
+                send({ tenderness: Number(event.target.value) })
+              }
+              aria-label={`Tenderness of ${name}`}
+              sx={(t) => ({
+                font: "inherit",
+                color: "inherit",
+                bgcolor: "transparent",
+                border: `1px solid ${t.tokens.line}`,
+                borderRadius: "6px",
+                p: "6px",
+              })}
+            >
+              {Array.from({ length: 11 }, (_, i) => (
+                <option key={i}>{i}</option>
+              ))}
+            </Box>
+          </Box>
+          <LineMenu
+            restriction={restriction}
+            restrictions={restrictions}
+            remove={remove}
+            act={(body, back) => {
+              void fetcher.submit(body as never, { method: "post", encType: "application/json" });
+              did(back);
+            }}
+          />
+        </>
+      ) : (
+        // what cannot be pressed yet is not drawn yet: a long list is there sooner
+        <Box sx={{ height: 40, width: { lg: 350 }, gridColumn: { xs: "1 / -1", lg: "2 / -1" } }} />
+      )}
       <Overtaken
         by={kept}
         what={name}

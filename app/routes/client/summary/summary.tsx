@@ -1,0 +1,210 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import GlobalStyles from "@mui/material/GlobalStyles";
+import Typography from "@mui/material/Typography";
+import type { ReactNode } from "react";
+import type { Route } from "./+types/summary";
+import { placeNames } from "~core/anatomy/places";
+import { minutesOf } from "~core/series/plan";
+import { techniqueOf } from "~core/techniques/catalogue";
+import { roseArea } from "~core/findings/scar";
+import { sinceLast } from "~core/findings/since-last";
+import { referralWords } from "~core/findings/trigger-point";
+import { inWorkingOrder, type Lying } from "~core/findings/working-order";
+import { inSession } from "~app/session.server";
+import { workedSessions } from "~app/routes/client/plan-input.server";
+import { visitOf } from "~app/routes/client/workspace.server";
+import { findingName } from "~app/routes/client/touch/finding";
+import { weekday } from "~app/ui/dates";
+import { getClient } from "~data/clients";
+import { restrictionsOf } from "~data/findings";
+import { scarsOf } from "~data/scars";
+import { seriesOf } from "~data/series";
+import { triggerPointsOf } from "~data/trigger-points";
+
+export const handle = { slim: true };
+
+export function loader({ request, params, context }: Route.LoaderArgs) {
+  return inSession(context, async ({ tx }) => {
+    const client = await getClient(tx, params.clientId);
+    const { visit, visits } = await visitOf(tx, client.id, request);
+    const worked = await workedSessions(tx, visits, await seriesOf(tx, client.id));
+    return {
+      visit,
+      restrictions: await restrictionsOf(tx, client.id),
+      points: await triggerPointsOf(tx, client.id),
+      scars: await scarsOf(tx, client.id),
+      // what is planned is not what was done
+      steps: visit.status === "closed" ? (worked[visit.ordinal - 1]?.steps ?? []) : [],
+    };
+  });
+}
+
+type Line = Lying & { id: string; name: string; what: string };
+type Felt<T> = { visit: number; moment: "before" | "after" } & T;
+
+/** "2 → 1": what stood before the work and after it, as far as it was felt. */
+function beforeAfter<T>(felt: readonly Felt<T>[], visit: number, say: (one: Felt<T>) => string): string | undefined {
+  const own = (["before", "after"] as const).flatMap((moment) => {
+    const one = felt.find((each) => each.visit === visit && each.moment === moment);
+    return one ? [`${say(one)}${moment === "after" ? " after" : ""}`] : [];
+  });
+  return own.length > 0 ? own.join(" → ") : undefined;
+}
+
+function linesOf({ visit, restrictions, points, scars }: Route.ComponentProps["loaderData"]): Line[] {
+  const { ordinal } = visit;
+  return [
+    ...restrictions.flatMap((each): Line[] => {
+      const what = beforeAfter(each.grades, ordinal, ({ grade, tenderness }) =>
+        tenderness > 0 ? `grade ${grade}, tender ${tenderness}` : `grade ${grade}`,
+      );
+      const ways = [each.bind && `binds ${each.bind}`, each.ease && `eases ${each.ease}`].filter(Boolean).join(", ");
+      return what
+        ? [
+            {
+              id: each.id,
+              structure: each.structure,
+              side: each.side,
+              name: findingName(each),
+              what: `${what}; ${each.quality}${ways ? `, ${ways}` : ""}`,
+            },
+          ]
+        : [];
+    }),
+    ...points.flatMap((each): Line[] => {
+      const what = beforeAfter(
+        each.felt,
+        ordinal,
+        ({ tenderness, held }) => `tender ${tenderness}${held === null ? "" : ` (held ${held} s)`}`,
+      );
+      const felt = each.referral.length > 0 ? `; felt at ${referralWords(each.referral)}` : "";
+      return what
+        ? [
+            {
+              id: each.id,
+              structure: each.structure,
+              side: each.side,
+              name: `Trigger point, ${findingName(each)}`,
+              what: `${what}${felt}`,
+            },
+          ]
+        : [];
+    }),
+    ...scars.flatMap((each): Line[] => {
+      const what = beforeAfter(each.roses, ordinal, ({ slides }) => {
+        const { percent, se } = roseArea(slides);
+        return `${Math.round(percent)} ±${Math.round(1.96 * se)} % of the full rose`;
+      });
+      return what
+        ? [
+            {
+              id: each.id,
+              places: each.places,
+              side: each.side,
+              name: `Scar, ${placeNames(each.places)}`,
+              what,
+            },
+          ]
+        : [];
+    }),
+  ];
+}
+
+/** A visit on one sheet: what was felt in the order hands come to it, what is different from last time, what was worked. */
+export default function Summary({ loaderData }: Route.ComponentProps) {
+  const { visit, restrictions, steps } = loaderData;
+  const groups = inWorkingOrder(linesOf(loaderData));
+  const different = visit.ordinal > 1 ? sinceLast(restrictions, visit.ordinal) : [];
+  return (
+    <Box sx={{ p: { xs: 2, sm: 3 }, maxWidth: 820 }} className="printed">
+      <GlobalStyles
+        styles={{
+          "@media print": {
+            "body *": { visibility: "hidden" },
+            ".printed, .printed *": { visibility: "visible" },
+            ".printed": { position: "absolute", left: 0, top: 0, padding: "0 !important" },
+            ".printed button": { display: "none" },
+          },
+        }}
+      />
+      <Box sx={{ display: "flex", gap: 2, alignItems: "baseline", flexWrap: "wrap", mb: 2 }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          Visit {visit.ordinal}, {weekday(visit.onDate)}
+        </Typography>
+        <Button variant="contained" onClick={() => window.print()}>
+          Print
+        </Button>
+      </Box>
+      {groups.length === 0 && <Typography color="text.secondary">Nothing was felt at this visit yet.</Typography>}
+      {groups.map(({ how, list }) => (
+        <Part key={how} title={`Felt ${how}`}>
+          {list.map(({ id, name, what }) => (
+            <Entry key={id} name={name} what={what} />
+          ))}
+        </Part>
+      ))}
+      {different.length > 0 && (
+        <Part title="Different from last time">
+          {different.map(({ restriction, from, to, verdict }) => (
+            <Entry
+              key={restriction.id}
+              name={findingName(restriction)}
+              what={`${from ? `${from.grade} at visit ${from.visit}, now ${to}` : `new, ${to}`}${verdict ? `: ${verdict}` : ""}`}
+            />
+          ))}
+        </Part>
+      )}
+      {steps.length > 0 && (
+        <Part title="Worked">
+          {steps.map((step) => (
+            <Entry
+              key={step.technique}
+              name={techniqueOf(step.technique).name}
+              what={`${Math.round(minutesOf(step.minutes) * 10) / 10} min`}
+            />
+          ))}
+        </Part>
+      )}
+      {groups.length > 0 && (
+        <Typography sx={{ mt: 2, fontSize: 13.5, color: "text.secondary" }}>
+          Grades 0 free to 3 fixed. One step of a grade lies within the error of grading by hand.
+        </Typography>
+      )}
+    </Box>
+  );
+}
+
+function Part({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Box component="section" aria-label={title} sx={{ mb: 2 }}>
+      <Typography variant="h3" sx={{ mb: 0.5 }}>
+        {title}
+      </Typography>
+      <Box component="dl" sx={{ m: 0 }}>
+        {children}
+      </Box>
+    </Box>
+  );
+}
+
+function Entry({ name, what }: { name: string; what: string }) {
+  return (
+    <Box
+      sx={(t) => ({
+        display: "grid",
+        gridTemplateColumns: { xs: "1fr", sm: "minmax(220px, 38%) 1fr" },
+        columnGap: 2,
+        borderTop: `1px solid ${t.tokens.line}`,
+        py: 0.6,
+      })}
+    >
+      <Typography component="dt" sx={{ fontWeight: 650 }}>
+        {name}
+      </Typography>
+      <Typography component="dd" sx={{ m: 0 }}>
+        {what}
+      </Typography>
+    </Box>
+  );
+}

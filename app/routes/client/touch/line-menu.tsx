@@ -1,0 +1,183 @@
+import Button from "@mui/material/Button";
+import Dialog from "@mui/material/Dialog";
+import DialogActions from "@mui/material/DialogActions";
+import DialogContent from "@mui/material/DialogContent";
+import DialogTitle from "@mui/material/DialogTitle";
+import ListSubheader from "@mui/material/ListSubheader";
+import Menu from "@mui/material/Menu";
+import MenuItem from "@mui/material/MenuItem";
+import TextField from "@mui/material/TextField";
+import { useState } from "react";
+import { structureOf, structures } from "~core/anatomy/structures";
+import { historyOf, inOrder, type Restriction } from "~core/findings/restriction";
+import { findingName, sameSpot } from "./finding";
+
+/** What can be done with a whole line: join it to another, split it, take it off the list. */
+export function LineMenu({
+  restriction,
+  restrictions,
+  act,
+  remove,
+}: {
+  restriction: Restriction;
+  restrictions: readonly Restriction[];
+  /** Sends something, and what takes it back. */
+  act: (body: Record<string, unknown>, undo: { says: string; body: Record<string, unknown> }) => void;
+  remove: () => void;
+}) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const [splitting, setSplitting] = useState(false);
+  const name = findingName(restriction);
+  const close = () => setAnchor(null);
+  const own = new Set(structureOf(restriction.structure)?.places);
+  const others = restrictions.filter(
+    (each) =>
+      each !== restriction &&
+      (each.region === restriction.region || structureOf(each.structure)?.places.some((place) => own.has(place))),
+  );
+  const later = [...new Set(inOrder(restriction.grades).map(({ visit }) => visit))].slice(1);
+  return (
+    <>
+      <Button
+        size="small"
+        color="inherit"
+        aria-label={`More for ${name}`}
+        aria-haspopup="menu"
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        More
+      </Button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
+        {others.length > 0 && <ListSubheader>It is one line with</ListSubheader>}
+        {others.map((each) => (
+          <MenuItem
+            key={each.id}
+            onClick={() => {
+              close();
+              act(
+                { intent: "join", id: restriction.id, into: each.id },
+                { says: `${name} joined to ${findingName(each)}`, body: { intent: "separate", id: restriction.id } },
+              );
+            }}
+          >
+            {findingName(each)}, {historyOf(each)}
+          </MenuItem>
+        ))}
+        {later.length > 0 && (
+          <MenuItem
+            divider
+            onClick={() => {
+              close();
+              setSplitting(true);
+            }}
+          >
+            Split it: from a visit on it was another
+          </MenuItem>
+        )}
+        <MenuItem
+          onClick={() => {
+            close();
+            remove();
+          }}
+        >
+          Take it off the list
+        </MenuItem>
+      </Menu>
+      {splitting && (
+        <Split
+          restriction={restriction}
+          restrictions={restrictions}
+          visits={later}
+          close={() => setSplitting(false)}
+          act={act}
+        />
+      )}
+    </>
+  );
+}
+
+function Split({
+  restriction,
+  restrictions,
+  visits,
+  close,
+  act,
+}: {
+  restriction: Restriction;
+  restrictions: readonly Restriction[];
+  visits: readonly number[];
+  close: () => void;
+  act: (body: Record<string, unknown>, undo: { says: string; body: Record<string, unknown> }) => void;
+}) {
+  const own = structureOf(restriction.structure);
+  const beside = structures.filter(
+    (each) =>
+      each.key !== restriction.structure &&
+      each.places.some((place) => own?.places.includes(place)) &&
+      !sameSpot(restrictions, { structure: each.key, side: each.midline ? "both" : restriction.side }),
+  );
+  const [visit, setVisit] = useState(visits.at(-1)!);
+  const [structure, setStructure] = useState("");
+  return (
+    <Dialog open onClose={close}>
+      <DialogTitle>Split {findingName(restriction)}</DialogTitle>
+      <DialogContent sx={{ display: "grid", gap: 2, minWidth: { sm: 380 } }}>
+        <TextField
+          select
+          label="From visit"
+          value={visit}
+          onChange={(event) => setVisit(Number(event.target.value))}
+          sx={{ mt: 1 }}
+        >
+          {visits.map((each) => (
+            <MenuItem key={each} value={each}>
+              {each}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          select
+          label="It was"
+          value={structure}
+          onChange={(event) => setStructure(event.target.value)}
+          helperText="Structures in the same places that have no line yet."
+        >
+          {beside.map(({ key, name }) => (
+            <MenuItem key={key} value={key}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+      </DialogContent>
+      <DialogActions>
+        <Button color="inherit" onClick={close}>
+          Cancel
+        </Button>
+        <Button
+          variant="contained"
+          disabled={structure === ""}
+          onClick={() => {
+            const chosen = structureOf(structure)!;
+            const fresh = {
+              id: crypto.randomUUID(),
+              structure,
+              region: chosen.region,
+              layer: chosen.layer,
+              side: chosen.midline ? "both" : restriction.side,
+            };
+            close();
+            act(
+              { intent: "split", from: restriction.id, visit, ...fresh },
+              {
+                says: `${findingName(restriction)} split at visit ${visit}`,
+                body: { intent: "join", id: fresh.id, into: restriction.id },
+              },
+            );
+          }}
+        >
+          Split
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,63 @@
+import type { Covered } from "../anatomy/covered";
+import type { FigureView, Point } from "../anatomy/figure";
+import { placeOf } from "../anatomy/places";
+import { differing, verdictOf, type Verdict } from "../statistics/verdict";
+import type { Side } from "../units";
+import { inOrder, type Moment } from "./restriction";
+
+/** What was felt at a point once: how tender, whether pressing it brings the known pain, seconds held until it let go. */
+export type PointFelt = {
+  visit: number;
+  moment: Moment;
+  tenderness: number;
+  reproduced: boolean | null;
+  held: number | null;
+};
+
+/** A tender point in a structure, and where else it is felt. */
+export type TriggerPoint = {
+  id: string;
+  structure: string;
+  side: Side | "both";
+  /** Where it lies on the figure; nothing when it was named only. */
+  at: { view: FigureView; point: Point } | null;
+  /** Where it is felt as drawn; nothing when it was named, or is felt nowhere else. */
+  area: { view: FigureView; points: readonly Point[] } | null;
+  referral: readonly Covered[];
+  felt: readonly PointFelt[];
+};
+
+/**
+ * Standard error of one tenderness rating of 0–10: set so that two points, which Farrar et al. (Pain 94, 2001, 149–158) call
+ * an important change, are the smallest that can be told. Common practice, until one's own is known.
+ */
+export const tendernessSe = 2 / (1.96 * Math.SQRT2);
+
+export type TendernessChange = { difference: number; band: number; verdict: Verdict };
+
+/** What tenderness changed by from one rating to another. */
+export function compareTenderness(first: PointFelt, second: PointFelt): TendernessChange {
+  const { difference, band, p } = differing(
+    second.tenderness - first.tenderness,
+    Math.hypot(tendernessSe, tendernessSe),
+  );
+  return { difference, band, verdict: verdictOf(p, p) };
+}
+
+export const feltInOrder = ({ felt }: Pick<TriggerPoint, "felt">): PointFelt[] => inOrder(felt);
+
+/** "Temple and side of the neck, right": the areas of a referral in words, side by side. */
+export function referralWords(referral: readonly Covered[]): string {
+  const by = (side: Side | null) =>
+    referral.filter((each) => each.side === side).map(({ place }) => placeOf(place).name.toLowerCase());
+  const list = (names: string[]) =>
+    names.length <= 1 ? (names[0] ?? "") : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
+  return [
+    [by("L"), ", left"],
+    [by("R"), ", right"],
+    [by(null), ""],
+  ]
+    .filter(([names]) => names!.length > 0)
+    .map(([names, word]) => `${list(names as string[])}${word as string}`)
+    .join("; ");
+}
