@@ -1,5 +1,7 @@
 import type { Client } from "~core/client";
 import type { IsoDay } from "~core/days";
+import { scarCautions } from "~core/findings/scar";
+import { skinCautions } from "~core/findings/skin";
 import { usualSchool } from "~core/screening/facts";
 import { judge, type Judged } from "~core/screening/outcome";
 import { screen } from "~core/screening/screen";
@@ -9,6 +11,8 @@ import { currentEntries, historyVersions } from "~data/history";
 import { preferencesOf } from "~data/preferences";
 import type { Practitioner } from "~data/practitioners";
 import { answersOf, decisionsOf } from "~data/screening";
+import { scarsOf, scarsTold } from "~data/scars";
+import { skinOf } from "~data/skin";
 import type { Visit } from "~data/visits";
 
 /** Every caution about a client with what was decided about it, for every day at once: `acting` picks a day's. */
@@ -19,15 +23,24 @@ export async function judgedOf(
   /** ISO time: by what was on record then. Now when left out. */
   then?: string,
 ): Promise<Judged[]> {
+  const known = <T extends { at: string }>(list: readonly T[]) => list.filter(({ at }) => !then || at <= then);
   const facts = {
     born: client.born,
-    history: currentEntries((await historyVersions(tx, client.id)).filter(({ at }) => !then || at <= then)),
+    history: currentEntries(known(await historyVersions(tx, client.id))),
     answers: await answersOf(tx, client.id, { until: then }),
     preferences: await preferencesOf(tx, client.id),
     school: { ...usualSchool, ...practitioner.settings.school },
   };
-  const decisions = (await decisionsOf(tx, client.id)).filter(({ at }) => !then || at <= then);
-  return judge(screen(facts), decisions);
+  const told = await scarsTold(tx, client.id);
+  const scars = (await scarsOf(tx, client.id)).map((scar) => ({ ...scar, at: told.get(scar.id)! }));
+  const found = [
+    ...known(scars).flatMap((scar) => scarCautions(scar).map((caution) => ({ ...caution, factAt: scar.at }))),
+    ...known(await skinOf(tx, client.id)).flatMap((skin) =>
+      skinCautions(skin).map((caution) => ({ ...caution, factAt: skin.at })),
+    ),
+  ];
+  const decisions = known(await decisionsOf(tx, client.id));
+  return judge([...screen(facts), ...found], decisions);
 }
 
 /** The day whose rules hold for a visit: its own, but not one in the past that is still to be worked. */

@@ -1,3 +1,4 @@
+import type { Build } from "./anatomy/shape";
 import type { RegionKey } from "./anatomy/regions";
 
 export type Complaint = { words: string; region: RegionKey | null };
@@ -15,6 +16,8 @@ export type ClientDraft = {
   furtherComplaints?: readonly Complaint[];
   /** Standing height in mm; null uses the stature the stick measures, or 1700 for proportions. */
   statureMm: number | null;
+  /** How they are built, as the eye has it: it shapes the figure and nothing else. Middle when left out. */
+  build?: Build;
   /** Highest pressure they want, 0 to 10 as they report it. */
   pressureCeiling: number;
 };

@@ -11,6 +11,7 @@ const columns = {
   complaintRegion: "complaint_region",
   furtherComplaints: "further_complaints",
   statureMm: "stature_mm",
+  build: "build",
   pressureCeiling: "pressure_ceiling",
   archivedAt: "archived_at",
   version: "version",
@@ -25,6 +26,7 @@ const toRow = (draft: ClientDraft) => ({
   further_complaints: JSON.stringify(draft.furtherComplaints ?? []),
   further_words: (draft.furtherComplaints ?? []).map(({ words }) => words).join(" "),
   stature_mm: draft.statureMm,
+  build: draft.build ?? "middle",
   pressure_ceiling: draft.pressureCeiling,
 });
 

@@ -47,7 +47,7 @@ async function ofClient(tx: Tx, clientId: string, id: string): Promise<void> {
 /** Whether it is closed: what the gate turns on, and what changes by itself. */
 export async function setScarClosed(tx: Tx, clientId: string, id: string, closed: boolean): Promise<void> {
   await ofClient(tx, clientId, id);
-  await tx("scar").where({ id }).update({ closed });
+  await tx("scar").where({ id }).update({ closed, told_at: tx.fn.now() });
 }
 
 export async function setScarRemoved(tx: Tx, clientId: string, id: string, removed: boolean): Promise<void> {
@@ -71,4 +71,12 @@ export async function feelScar(
   const key = { scar_id: at.scarId, visit_id: at.visitId, moment: at.moment };
   const row = ({ slides, lift }: RoseFelt) => ({ slides: [...slides], lift });
   await keep(tx, "scar", "scar_rose", key, was ? row(was) : was, row(felt));
+}
+
+/** When each scar's state was told last (ISO): what was decided about it before does not count any more. */
+export async function scarsTold(tx: Tx, clientId: string): Promise<Map<string, string>> {
+  const rows = await tx("scar")
+    .where({ client_id: clientId })
+    .select<{ id: string; at: Date }[]>("id", tx.raw("coalesce(told_at, created_at) as at"));
+  return new Map(rows.map(({ id, at }) => [id, at.toISOString()]));
 }

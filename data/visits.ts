@@ -102,6 +102,7 @@ async function hasRecords(tx: Tx, visitId: string): Promise<boolean> {
     "restriction_grade",
     "scar_rose",
     "trigger_point_felt",
+    "skin_response",
     "listening",
     "session_event",
     "measurement",

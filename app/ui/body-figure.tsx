@@ -1,5 +1,5 @@
 import { useTheme } from "@mui/material/styles";
-import { useMemo, useState, type KeyboardEvent, type MouseEvent } from "react";
+import { useContext, useMemo, useState, type KeyboardEvent, type MouseEvent } from "react";
 import {
   anchorOf,
   figureBox,
@@ -11,13 +11,16 @@ import {
   type FigureView,
   type Point,
 } from "~core/anatomy/figure";
-import { inSight, isClose, laidOut, placesInSight, type Sight } from "~core/anatomy/sights";
+import { inSight, isClose, laidOut, placesInSight, shapedBox, type Sight } from "~core/anatomy/sights";
 import { layerName, type LayerKey } from "~core/anatomy/layers";
 import { placeOf, type PlaceKey } from "~core/anatomy/places";
+import { shaped, shapedAll, unshaped, type Shape } from "~core/anatomy/shape";
 import { spread } from "~core/anatomy/spread-marks";
 import { structureOf, structures } from "~core/anatomy/structures";
 import { zones } from "~core/screening/zones";
 import type { Side } from "~core/units";
+import { FigureShape } from "./figure-shape";
+import { useHold } from "./use-hold";
 import { DrawSheet, FeltArea, ScarLine, type DrawnLine, type Drawing } from "./draw-on-figure";
 
 export type Spot = { place: PlaceKey; side: Side | null };
@@ -76,6 +79,7 @@ export function BodyFigure({
   choose,
   chosenStructure,
   chooseStructure,
+  holdStructure,
   chooseMark,
 }: {
   /** Whole views or close-ups, side by side. */
@@ -99,13 +103,18 @@ export function BodyFigure({
   chooseStructure?:
     | ((structure: string, side: Side | null, near: readonly { structure: string; side: Side | null }[]) => void)
     | undefined;
+  /** Pressed and held there, at a point of the window. */
+  holdStructure?: ((structure: string, side: Side | null, at: { x: number; y: number }) => void) | undefined;
   chooseMark?: ((id: string) => void) | undefined;
 }) {
   const { tokens } = useTheme();
   const [focus, setFocus] = useState<string | undefined>();
-  const spots = useMemo(() => placed(marks, sights), [marks, sights]);
+  const hold = useHold();
+  const shape = useContext(FigureShape);
+  const spots = useMemo(() => placed(marks, sights, shape), [marks, sights, shape]);
+  const path = (points: readonly Point[], view: FigureView) => pathOf(shapedAll(points, view, shape));
   const structured = layer !== undefined && chooseStructure !== undefined;
-  const sheet = laidOut(sights);
+  const sheet = laidOut(sights.map((sight) => ({ ...sight, box: shapedBox(sight, shape) })));
   const [firstSight] = sights;
   const firstPlace = firstSight && placesInSight(firstSight)[0];
   const entry = firstPlace && `${firstSight.key} ${firstPlace.place} ${firstPlace.side}`;
@@ -127,7 +136,8 @@ export function BodyFigure({
         {layer && <Fibres layer={layer} ink={tokens.ink} />}
       </defs>
       {sights.map((sight, v) => {
-        const { view, box } = sight;
+        const { view } = sight;
+        const box = shapedBox(sight, shape);
         const close = isClose(sight);
         const zoom = figureBox.width / box.width;
         const here = placesInSight(sight);
@@ -160,7 +170,7 @@ export function BodyFigure({
                   <path
                     key={key}
                     id={`place ${key}`}
-                    d={pathOf(points)}
+                    d={path(points, view)}
                     fill={active ? tokens.emberWash : (painted?.fill ?? tokens.paper)}
                     stroke={active ? tokens.ember : (painted?.stroke ?? `${tokens.inkSoft}88`)}
                     strokeWidth={active ? 1.8 : painted?.stroke ? 1.2 : 0.7}
@@ -173,7 +183,7 @@ export function BodyFigure({
                           "aria-label": `${name}, seen from the ${viewWord[view]}`,
                           style: { cursor: "pointer", outlineOffset: 1 },
                           onClick: (event: MouseEvent<SVGGraphicsElement>) => {
-                            const at = fingerAt(event);
+                            const at = fingerAt(event, view, shape);
                             const seen = here.map((each) => ({ ...each, outlines: [each.points] }));
                             choose({ place, side }, at ? within(seen, at.point, at.reach) : []);
                           },
@@ -212,9 +222,11 @@ export function BodyFigure({
                             tabIndex: 0,
                             "aria-pressed": active,
                             "aria-label": `${name}, seen from the ${viewWord[view]}`,
-                            style: { cursor: "pointer" },
+                            style: { cursor: "pointer", touchAction: holdStructure ? "none" : "auto" },
+                            ...(holdStructure && hold.on((at) => holdStructure(structure, side, at))),
                             onClick: (event: MouseEvent<SVGGraphicsElement>) => {
-                              const at = fingerAt(event);
+                              if (hold.wasHeld()) return;
+                              const at = fingerAt(event, view, shape);
                               chooseStructure(
                                 structure,
                                 side,
@@ -233,7 +245,7 @@ export function BodyFigure({
                       {outlines.map((points, i) => (
                         <g key={i}>
                           <path
-                            d={pathOf(points)}
+                            d={path(points, view)}
                             fill={active ? tokens.emberWash : (layerFill ?? tokens.paper)}
                             fillOpacity={active ? 1 : 0.75}
                             stroke={active ? tokens.ember : `${tokens.ink}99`}
@@ -241,23 +253,23 @@ export function BodyFigure({
                             strokeLinejoin="round"
                           />
                           {turned !== undefined && (
-                            <path d={pathOf(points)} fill={`url(#fibres-${turned})`} pointerEvents="none" />
+                            <path d={path(points, view)} fill={`url(#fibres-${turned})`} pointerEvents="none" />
                           )}
                         </g>
                       ))}
                     </g>
                   );
                 })}
-              {withZones && <Zones view={view} />}
+              {withZones && <Zones view={view} shape={shape} />}
               {lines
                 .filter((line) => line.view === view)
                 .map(({ id, points }) => (
-                  <ScarLine key={id} points={points} />
+                  <ScarLine key={id} points={shapedAll(points, view, shape)} />
                 ))}
               {areas
                 .filter((area) => area.view === view)
                 .map(({ id, points }) => (
-                  <FeltArea key={id} points={points} />
+                  <FeltArea key={id} points={shapedAll(points, view, shape)} />
                 ))}
               {drawing && (
                 <DrawSheet
@@ -305,16 +317,20 @@ const structuresIn = (sight: Sight, layer: LayerKey) =>
 const fingertip = 12;
 
 /** Where a finger came down, in the view's own units, and how far it reaches; nothing for a mouse, which is sure. */
-function fingerAt(event: MouseEvent<SVGGraphicsElement>): { point: Point; reach: number } | undefined {
+function fingerAt(
+  event: MouseEvent<SVGGraphicsElement>,
+  view: FigureView,
+  shape: Shape,
+): { point: Point; reach: number } | undefined {
   if ((event.nativeEvent as PointerEvent).pointerType !== "touch") return undefined;
   const matrix = event.currentTarget.getScreenCTM();
   if (!matrix) return undefined;
   const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
-  return { point: [x, y], reach: fingertip / matrix.a };
+  return { point: unshaped([x, y], view, shape), reach: fingertip / matrix.a };
 }
 
 /** Every mark in the sight that shows it best, on each of its sides, out of each other's way. */
-function placed(marks: readonly FigureMark[], sights: readonly Sight[]) {
+function placed(marks: readonly FigureMark[], sights: readonly Sight[], shape: Shape) {
   const views = [...new Set(sights.map(({ view }) => view))];
   const wanted = marks.flatMap((mark) => {
     if (mark.at) return [{ mark, side: mark.side, view: mark.at.view, at: mark.at.point }];
@@ -329,7 +345,9 @@ function placed(marks: readonly FigureMark[], sights: readonly Sight[]) {
   return sights.flatMap((sight) => {
     const here = wanted.filter(({ view, at }) => view === sight.view && inSight(sight, at));
     const shrunk = Math.sqrt(figureBox.width / sight.box.width);
-    const at = spread(here.map(({ at: anchor, mark }) => ({ at: anchor, r: mark.r / shrunk })));
+    const at = spread(
+      here.map(({ at: anchor, mark }) => ({ at: shaped(anchor, sight.view, shape), r: mark.r / shrunk })),
+    );
     return here.map((each, i) => ({ ...each, sight, at: at[i]! }));
   });
 }
@@ -368,17 +386,17 @@ function Fibres({ layer, ink }: { layer: LayerKey; ink: string }) {
   ));
 }
 
-function Zones({ view }: { view: FigureView }) {
+function Zones({ view, shape }: { view: FigureView; shape: Shape }) {
   const { tokens } = useTheme();
   return zones
     .filter((zone) => zone.face === view)
     .flatMap((zone) =>
       zone.at.flatMap(([x, y]) =>
         [...new Set([x, figureBox.width - x])].map((at) => (
-          <g key={`${zone.key} ${at} ${y}`}>
+          <g key={`${zone.key} ${at} ${y}`} transform={`translate(${shaped([at, y], view, shape).join(" ")})`}>
             <title>{`${zone.name}: ${zone.rule}`}</title>
-            <circle cx={at} cy={y} r={4.2} fill={tokens.sheet} stroke={tokens.clay} strokeWidth={1.4} />
-            <line x1={at - 2.6} x2={at + 2.6} y1={y + 2.6} y2={y - 2.6} stroke={tokens.clay} strokeWidth={1.4} />
+            <circle r={4.2} fill={tokens.sheet} stroke={tokens.clay} strokeWidth={1.4} />
+            <line x1={-2.6} x2={2.6} y1={2.6} y2={-2.6} stroke={tokens.clay} strokeWidth={1.4} />
           </g>
         )),
       ),

@@ -1,10 +1,12 @@
 import { useTheme } from "@mui/material/styles";
-import { useRef, useState, type PointerEvent } from "react";
+import { useContext, useRef, useState, type PointerEvent } from "react";
 import { placesCovered, type Covered } from "~core/anatomy/covered";
 import { figureBox, placesSeen, within, type FigureView, type Point } from "~core/anatomy/figure";
+import { shapedAll, unshaped } from "~core/anatomy/shape";
 import { simplified } from "~core/anatomy/simplify";
 import type { PlaceKey } from "~core/anatomy/places";
 import type { Side } from "~core/units";
+import { FigureShape } from "./figure-shape";
 
 /** What a hand does on the sheet: draws a line, draws round an area, or presses a point. */
 export type Drawing = "line" | "area" | "point";
@@ -64,12 +66,13 @@ export function DrawSheet({
   done: (drawn: DrawnLine) => void;
 }) {
   const sheet = useRef<SVGRectElement>(null);
+  const shape = useContext(FigureShape);
   const [points, setPoints] = useState<readonly Point[] | undefined>();
   const at = (event: PointerEvent): Point => {
     const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(
       sheet.current!.getScreenCTM()!.inverse(),
     );
-    return [x, y];
+    return unshaped([x, y], view, shape);
   };
   const finish = () => {
     if (points && (points.length > 1 || kind === "point")) {
@@ -89,7 +92,8 @@ export function DrawSheet({
     }
     setPoints(undefined);
   };
-  const shown = points ?? line;
+  const drawn = points ?? line;
+  const shown = drawn && shapedAll(drawn, view, shape);
   return (
     <g>
       <rect

@@ -1,5 +1,6 @@
 import { figureBox, figureViews, middleOf, placesSeen, type Drawn, type FigureView, type Point } from "./figure";
 import type { PlaceKey } from "./places";
+import { shaped, type Shape } from "./shape";
 
 /** What is looked at: a view of the figure, whole or close up. */
 export type Sight = {
@@ -100,3 +101,13 @@ export const placesInSight = (sight: Sight): readonly Drawn[] =>
   isClose(sight)
     ? placesSeen(sight.view).filter(({ points }) => inSight(sight, middleOf(points)))
     : placesSeen(sight.view);
+
+/** What a sight frames on the figure of a shape: a close-up goes where its part went. */
+export function shapedBox(sight: Sight, shape: Shape): Sight["box"] {
+  const { x, y, width, height } = sight.box;
+  if (!isClose(sight)) return sight.box;
+  const middle = y + height / 2;
+  const at = (px: number, py: number) => shaped([px, py], sight.view, shape);
+  const [left, top] = [at(x, middle)[0], at(x, y)[1]];
+  return { x: left, y: top, width: at(x + width, middle)[0] - left, height: at(x, y + height)[1] - top };
+}

@@ -25,6 +25,7 @@ export const grants: Record<string, string> = {
   scar_rose: "select, insert, update",
   trigger_point: "select, insert, update",
   trigger_point_felt: "select, insert, update",
+  skin_response: "select, insert, update",
   listening: "select, insert, update",
   measurement: "select, insert, update, delete",
   handover: "select, insert, update",

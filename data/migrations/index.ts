@@ -10,6 +10,7 @@ import { structuresNamed } from "./008-structures";
 import { scars } from "./009-scars";
 import { triggerPoints } from "./010-trigger-points";
 import { joinedLines } from "./011-joined-lines";
+import { skinAndBuild } from "./012-skin-and-build";
 import { grantSql } from "./grants";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
@@ -25,6 +26,7 @@ const migrations: Migration[] = [
   scars,
   triggerPoints,
   joinedLines,
+  skinAndBuild,
 ];
 
 /** Migrations are imported statically, so that the bundled server carries them. */

@@ -3,9 +3,11 @@ import Button from "@mui/material/Button";
 import Chip from "@mui/material/Chip";
 import Tooltip from "@mui/material/Tooltip";
 import Typography from "@mui/material/Typography";
+import { useMemo } from "react";
 import { Link, NavLink, Outlet, useLocation, useMatches } from "react-router";
 import type { Route } from "./+types/client";
 import { depthOf } from "~core/anatomy/layers";
+import { shapeOf } from "~core/anatomy/shape";
 import { ageOn } from "~core/client";
 import { keptBetween, keptRange } from "~core/change/carry-over";
 import { templateOf } from "~core/series/template";
@@ -16,6 +18,7 @@ import { dayOfVisit, judgedOf } from "~app/screening.server";
 import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
+import { FigureShape } from "~app/ui/figure-shape";
 import { getClient } from "~data/clients";
 import { answersOf } from "~data/screening";
 import { seriesOf } from "~data/series";
@@ -98,6 +101,7 @@ const parts: Record<string, { name: string; path: string }[]> = {
 
 export default function ClientFrame({ loaderData }: Route.ComponentProps) {
   const { client, age, visit, today, strip, cautions, screened } = loaderData;
+  const shape = useMemo(() => shapeOf(client.build ?? "middle", client.statureMm), [client.build, client.statureMm]);
   const { pathname, search } = useLocation();
   const base = `/clients/${client.id}`;
   const stage = pathname.slice(base.length + 1);
@@ -221,7 +225,9 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
         </Box>
       )}
       <Box sx={(t) => ({ borderTop: `1px solid ${t.tokens.line}` })}>
-        <Outlet />
+        <FigureShape value={shape}>
+          <Outlet />
+        </FigureShape>
       </Box>
     </>
   );

@@ -9,6 +9,7 @@ import { Controller, useFieldArray, useForm, type Path } from "react-hook-form";
 import { useFetcher } from "react-router";
 import { regions } from "~core/anatomy/regions";
 import type { FieldErrors } from "~app/validation";
+import { builds } from "~core/anatomy/shape";
 import { clientSchema, mostFurther, type ClientForm } from "./client-form";
 import { WhenReady } from "~app/ui/when-ready";
 
@@ -111,6 +112,16 @@ export function ClientFields({
             type: "number",
             helperText: "Sets the depth of landmarks; 170 is used when empty.",
           })}
+          {field(
+            "build",
+            "Build",
+            { select: true, helperText: "Shapes the figure, and nothing else." },
+            builds.map((each) => (
+              <MenuItem key={each} value={each}>
+                {each}
+              </MenuItem>
+            )),
+          )}
         </Box>
         {field("complaint", "What they come for, in their words", { multiline: true, minRows: 2 })}
         <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", sm: "1fr 1fr" }, columnGap: 2, rowGap: 0.5 }}>

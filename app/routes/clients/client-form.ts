@@ -1,4 +1,5 @@
 import { array, number, object, string, type InferType } from "yup";
+import { builds, type Build } from "~core/anatomy/shape";
 import { regionKeys, type RegionKey } from "~core/anatomy/regions";
 import type { Client, ClientDraft, Complaint } from "~core/client";
 
@@ -53,6 +54,9 @@ export const clientSchema = object({
     .typeError("Stature: type a number of centimetres.")
     .min(90, "Stature: ${value} cm is under 90.")
     .max(230, "Stature: ${value} cm is over 230."),
+  build: string<Build>()
+    .oneOf([...builds], "Build: slender, middle or broad, got “${value}”.")
+    .default("middle"),
   pressureCeiling: number()
     .typeError("Pressure ceiling: type a number.")
     .required("Pressure ceiling: type a number from 1 to 10.")
@@ -78,6 +82,7 @@ export const toForm = (client: Client): ClientForm => ({
   complaintRegion: client.complaintRegion,
   furtherComplaints: (client.furtherComplaints ?? []).map((each) => ({ ...each })),
   statureCm: client.statureMm === null ? null : client.statureMm / 10,
+  build: client.build ?? "middle",
   pressureCeiling: client.pressureCeiling,
 });
 
@@ -89,5 +94,6 @@ export const emptyForm: ClientForm = {
   complaintRegion: null,
   furtherComplaints: [],
   statureCm: null,
+  build: "middle",
   pressureCeiling: 5,
 };

@@ -25,6 +25,8 @@ import { seriesOf } from "~data/series";
 import { eventsOf } from "~data/session-events";
 import { getVisit } from "~data/visits";
 import { templateOf } from "~core/series/template";
+import { shapeOf } from "~core/anatomy/shape";
+import { FigureShape } from "~app/ui/figure-shape";
 import { RunSheet } from "./run-sheet";
 
 export const middleware: Route.MiddlewareFunction[] = [signedIn];
@@ -51,6 +53,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
       practitioner: { settings: practitioner.settings },
       visit,
       today: today(),
+      shape: shapeOf(client.build ?? "middle", client.statureMm),
       client: { id: client.id, name: client.name.split(" ")[0]!, pressureCeiling: client.pressureCeiling },
       title: series ? (templateOf(series.template).sessions[visit.ordinal - 1]?.name ?? "") : "",
       ...list,
@@ -104,5 +107,10 @@ export function action({ params, context }: Route.ActionArgs) {
 }
 
 export default function Run({ loaderData }: Route.ComponentProps) {
-  return <RunSheet key={loaderData.visit.id} {...loaderData} />;
+  const { shape, ...sheet } = loaderData;
+  return (
+    <FigureShape value={shape}>
+      <RunSheet key={sheet.visit.id} {...sheet} />
+    </FigureShape>
+  );
 }

@@ -214,10 +214,11 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
         {refer.length === 0 && broken.length > 0 && solver.state.kind !== "solving" && (
           <Alert
             severity="warning"
-            sx={{ mb: 2 }}
+            sx={{ mb: 2, flexWrap: "wrap", "& .MuiAlert-message": { flex: "1 1 300px" } }}
             action={
               <Button
                 color="inherit"
+                sx={{ whiteSpace: "nowrap" }}
                 disabled={saver.state !== "idle"}
                 onClick={() => solveWith({ template, settings }, true)}
               >

@@ -4,8 +4,7 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import MuiLink from "@mui/material/Link";
-import { Link, useFetcher } from "react-router";
+import { useFetcher } from "react-router";
 import { placeNames } from "~core/anatomy/places";
 import type { Moment } from "~core/findings/restriction";
 import {
@@ -102,16 +101,7 @@ export function ScarCard({
       </Typography>
       <Typography sx={(t) => ({ color: work.may === "all" ? t.tokens.moss : t.tokens.amber, mb: 1 })}>
         {work.why}
-        {work.may !== "all" && (
-          <>
-            {" "}
-            The plan follows the history: is the{" "}
-            <MuiLink component={Link} to="../../intake" relative="path" color="inherit" underline="always">
-              operation or injury recorded there
-            </MuiLink>
-            , too?
-          </>
-        )}
+        {work.may !== "all" && " The plan keeps to it, for what is near the scar, too."}
       </Typography>
       {work.may !== "nothing" && (
         <Box sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0,1fr)", lg: "340px minmax(0,1fr)" }, gap: 2 }}>

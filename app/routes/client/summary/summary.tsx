@@ -5,9 +5,11 @@ import Typography from "@mui/material/Typography";
 import type { ReactNode } from "react";
 import type { Route } from "./+types/summary";
 import { placeNames } from "~core/anatomy/places";
+import { laidOut, whole } from "~core/anatomy/sights";
 import { minutesOf } from "~core/series/plan";
 import { techniqueOf } from "~core/techniques/catalogue";
 import { roseArea } from "~core/findings/scar";
+import { afterWords, asksRest, skinPlace, skinWords } from "~core/findings/skin";
 import { sinceLast } from "~core/findings/since-last";
 import { referralWords } from "~core/findings/trigger-point";
 import { inWorkingOrder, type Lying } from "~core/findings/working-order";
@@ -15,11 +17,14 @@ import { inSession } from "~app/session.server";
 import { workedSessions } from "~app/routes/client/plan-input.server";
 import { visitOf } from "~app/routes/client/workspace.server";
 import { findingName } from "~app/routes/client/touch/finding";
+import { marksOf } from "~app/routes/client/touch/finding-marks";
+import { BodyFigure } from "~app/ui/body-figure";
 import { weekday } from "~app/ui/dates";
 import { getClient } from "~data/clients";
 import { restrictionsOf } from "~data/findings";
 import { scarsOf } from "~data/scars";
 import { seriesOf } from "~data/series";
+import { skinOf } from "~data/skin";
 import { triggerPointsOf } from "~data/trigger-points";
 
 export const handle = { slim: true };
@@ -34,6 +39,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
       restrictions: await restrictionsOf(tx, client.id),
       points: await triggerPointsOf(tx, client.id),
       scars: await scarsOf(tx, client.id),
+      skin: await skinOf(tx, client.id),
       // what is planned is not what was done
       steps: visit.status === "closed" ? (worked[visit.ordinal - 1]?.steps ?? []) : [],
     };
@@ -52,7 +58,7 @@ function beforeAfter<T>(felt: readonly Felt<T>[], visit: number, say: (one: Felt
   return own.length > 0 ? own.join(" → ") : undefined;
 }
 
-function linesOf({ visit, restrictions, points, scars }: Route.ComponentProps["loaderData"]): Line[] {
+function linesOf({ visit, restrictions, points, scars, skin }: Route.ComponentProps["loaderData"]): Line[] {
   const { ordinal } = visit;
   return [
     ...restrictions.flatMap((each): Line[] => {
@@ -85,7 +91,7 @@ function linesOf({ visit, restrictions, points, scars }: Route.ComponentProps["l
               id: each.id,
               structure: each.structure,
               side: each.side,
-              name: `Trigger point, ${findingName(each)}`,
+              name: `Trigger point, ${findingName(each).toLowerCase()}`,
               what: `${what}${felt}`,
             },
           ]
@@ -108,7 +114,36 @@ function linesOf({ visit, restrictions, points, scars }: Route.ComponentProps["l
           ]
         : [];
     }),
+    ...skin
+      .filter((each) => each.visit === ordinal)
+      .map((each): Line => ({
+        id: each.id,
+        places: [each.place],
+        side: each.side ?? "both",
+        name: `Skin, ${skinPlace(each)}`,
+        what: `${skinWords[each.response]} after ${afterWords[each.after]}${asksRest(each) ? `: ${each.gone ? "gone" : "rests until it is gone, 48 hours at least"}` : ""}`,
+      })),
   ];
+}
+
+const sights = [whole("front"), whole("back")];
+const sheet = laidOut(sights);
+const figureHeight = 300;
+
+/** Where what was felt at a visit lies. */
+function Where({ visit, restrictions, scars }: Route.ComponentProps["loaderData"]) {
+  const felt = restrictions.flatMap((each) => {
+    const grades = each.grades.filter((grading) => grading.visit === visit.ordinal);
+    return grades.length > 0 ? [{ ...each, grades }] : [];
+  });
+  const lines = scars.flatMap(({ id, line, roses }) =>
+    line && roses.some((rose) => rose.visit === visit.ordinal) ? [{ id, ...line }] : [],
+  );
+  return (
+    <Box sx={{ height: figureHeight, width: (figureHeight * sheet.width) / sheet.height, mb: 1 }}>
+      <BodyFigure sights={sights} label="Where it lies" marks={marksOf(felt)} lines={lines} />
+    </Box>
+  );
 }
 
 /** A visit on one sheet: what was felt in the order hands come to it, what is different from last time, what was worked. */
@@ -117,7 +152,7 @@ export default function Summary({ loaderData }: Route.ComponentProps) {
   const groups = inWorkingOrder(linesOf(loaderData));
   const different = visit.ordinal > 1 ? sinceLast(restrictions, visit.ordinal) : [];
   return (
-    <Box sx={{ p: { xs: 2, sm: 3 }, maxWidth: 820 }} className="printed">
+    <Box sx={{ p: { xs: 2, sm: 3 }, maxWidth: 1100 }} className="printed">
       <GlobalStyles
         styles={{
           "@media print": {
@@ -137,40 +172,52 @@ export default function Summary({ loaderData }: Route.ComponentProps) {
         </Button>
       </Box>
       {groups.length === 0 && <Typography color="text.secondary">Nothing was felt at this visit yet.</Typography>}
-      {groups.map(({ how, list }) => (
-        <Part key={how} title={`Felt ${how}`}>
-          {list.map(({ id, name, what }) => (
-            <Entry key={id} name={name} what={what} />
+      <Box
+        sx={{
+          display: "grid",
+          columnGap: 4,
+          gridTemplateColumns: { xs: "1fr", md: "minmax(0, 1fr) auto" },
+          "@media print": { gridTemplateColumns: "minmax(0, 1fr) auto" },
+        }}
+      >
+        {groups.length > 0 && <Where {...loaderData} />}
+        <Box sx={{ order: { md: -1 }, "@media print": { order: -1 } }}>
+          {groups.map(({ how, list }) => (
+            <Part key={how} title={`Felt ${how}`}>
+              {list.map(({ id, name, what }) => (
+                <Entry key={id} name={name} what={what} />
+              ))}
+            </Part>
           ))}
-        </Part>
-      ))}
-      {different.length > 0 && (
-        <Part title="Different from last time">
-          {different.map(({ restriction, from, to, verdict }) => (
-            <Entry
-              key={restriction.id}
-              name={findingName(restriction)}
-              what={`${from ? `${from.grade} at visit ${from.visit}, now ${to}` : `new, ${to}`}${verdict ? `: ${verdict}` : ""}`}
-            />
-          ))}
-        </Part>
-      )}
-      {steps.length > 0 && (
-        <Part title="Worked">
-          {steps.map((step) => (
-            <Entry
-              key={step.technique}
-              name={techniqueOf(step.technique).name}
-              what={`${Math.round(minutesOf(step.minutes) * 10) / 10} min`}
-            />
-          ))}
-        </Part>
-      )}
-      {groups.length > 0 && (
-        <Typography sx={{ mt: 2, fontSize: 13.5, color: "text.secondary" }}>
-          Grades 0 free to 3 fixed. One step of a grade lies within the error of grading by hand.
-        </Typography>
-      )}
+          {different.length > 0 && (
+            <Part title="Different from last time">
+              {different.map(({ restriction, from, to, verdict }) => (
+                <Entry
+                  key={restriction.id}
+                  name={findingName(restriction)}
+                  what={`${from ? `${from.grade} at visit ${from.visit}, now ${to}` : `new, ${to}`}${verdict ? `: ${verdict}` : ""}`}
+                />
+              ))}
+            </Part>
+          )}
+          {steps.length > 0 && (
+            <Part title="Worked">
+              {steps.map((step) => (
+                <Entry
+                  key={step.technique}
+                  name={techniqueOf(step.technique).name}
+                  what={`${Math.round(minutesOf(step.minutes) * 10) / 10} min`}
+                />
+              ))}
+            </Part>
+          )}
+          {groups.length > 0 && (
+            <Typography sx={{ mt: 2, fontSize: 13.5, color: "text.secondary" }}>
+              Grades 0 free to 3 fixed. One step of a grade lies within the error of grading by hand.
+            </Typography>
+          )}
+        </Box>
+      </Box>
     </Box>
   );
 }

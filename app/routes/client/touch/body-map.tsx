@@ -7,44 +7,20 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useMemo, useState, type ReactNode } from "react";
 import { depthOf, layers } from "~core/anatomy/layers";
-import { structureOf } from "~core/anatomy/structures";
-import { placesIn } from "~core/anatomy/places";
 import { changeOf, heatOf, spotKey } from "~core/findings/heat";
 import { sinceLast } from "~core/findings/since-last";
-import { latestGrade, type Restriction } from "~core/findings/restriction";
+import type { Restriction } from "~core/findings/restriction";
 import type { Side } from "~core/units";
-import { BodyFigure, type FigureMark, type Paint, type Spot } from "~app/ui/body-figure";
+import { BodyFigure, type Paint, type Spot } from "~app/ui/body-figure";
 import { FigureColumn } from "~app/ui/figure-column";
 import { depthColours } from "~app/ui/theme";
 import { findingName } from "./finding";
-
-/** Findings as marks, peeled to a depth (0: all): what lies deeper is not seen yet, what lies over it fades. */
-const marksOf = (restrictions: readonly Restriction[], depth: number): FigureMark[] =>
-  restrictions.flatMap((restriction): FigureMark[] => {
-    const grade = latestGrade(restriction)?.grade ?? 0;
-    const own = structureOf(restriction.structure);
-    const deep = depthOf(restriction.layer);
-    if (depth > 0 && deep > depth) return [];
-    return [
-      {
-        id: restriction.id,
-        text: String(grade),
-        title: `${findingName(restriction)}: grade ${grade}`,
-        ...(own ? { structure: own.key } : {}),
-        places: own?.places ?? placesIn(restriction.region),
-        side: restriction.side,
-        r: 5 + grade * 1.6,
-        fill: depthColours[deep - 1]!,
-        ink: deep <= 2 ? "#2B2622" : "#FFFDFA",
-        faded: depth > 0 && deep < depth,
-      },
-    ];
-  });
+import { marksOf } from "./finding-marks";
 
 type Shown = "marks" | "heat" | "difference";
 const hints: Record<Shown, string> = {
   marks:
-    "Choose a place, or peel to a layer and choose a structure: outlines say where to look, not how it is shaped. A mark’s size is its grade, its colour the layer; R and L are the client’s own sides.",
+    "Choose a place, or peel to a layer and choose a structure; held, it opens a ring around the finger. Outlines say where to look, not how it is shaped. A mark’s size is its grade, its colour the layer; R and L are the client’s own sides.",
   heat: "The darker a place, the worse the grade that was felt there last: the worst of all layers, or of the layer peeled to. It pales with every visit since.",
   difference:
     "Green: freer at the later visit. Red: worse. Strong where the change is clear, pale where it cannot be told from the error of grading.",
@@ -140,6 +116,7 @@ export function BodyMap({
   choosePlace,
   structure,
   chooseStructure,
+  holdStructure,
   children,
 }: {
   restrictions: readonly Restriction[];
@@ -153,6 +130,7 @@ export function BodyMap({
     side: Side | null,
     near: readonly { structure: string; side: Side | null }[],
   ) => void;
+  holdStructure: (structure: string, side: Side | null, at: { x: number; y: number }) => void;
   /** What is found, beside it. */
   children: ReactNode;
 }) {
@@ -218,6 +196,7 @@ export function BodyMap({
           layerFill={layer && `${depthColours[layer.depth - 1]}66`}
           chosenStructure={structure}
           chooseStructure={layer && chooseStructure}
+          holdStructure={layer && holdStructure}
         />
       )}
       hint={hints[shown]}

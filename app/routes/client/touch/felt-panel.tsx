@@ -5,7 +5,7 @@ import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useRef } from "react";
 import { layerName } from "~core/anatomy/layers";
 import { structureOf } from "~core/anatomy/structures";
 import {
@@ -19,7 +19,8 @@ import {
   type Restriction,
 } from "~core/findings/restriction";
 import type { Side } from "~core/units";
-import { sameSpot, type Finding } from "./finding";
+import type { Finding } from "./finding";
+import { useFelt } from "./use-felt";
 
 /** What is felt at one structure: a press on the grade keeps it, with what was chosen beside it. */
 export function FeltPanel({
@@ -38,12 +39,8 @@ export function FeltPanel({
   close: () => void;
 }) {
   const own = structureOf(structure)!;
-  const [side, setSide] = useState(first);
-  const known = sameSpot(restrictions, { structure, side });
-  const [quality, setQuality] = useState<Quality>(known?.quality ?? lastQuality);
-  const [tenderness, setTenderness] = useState(0);
-  const [bind, setBind] = useState<Direction>("");
-  const [ease, setEase] = useState<Direction>("");
+  const felt = useFelt(structure, first, restrictions, lastQuality);
+  const { known, side, setSide, quality, setQuality, tenderness, setTenderness, bind, setBind, ease, setEase } = felt;
   const panel = useRef<HTMLDivElement>(null);
   useEffect(() => {
     panel.current?.scrollIntoView({ block: "nearest" });
@@ -135,7 +132,7 @@ export function FeltPanel({
             data-grade={i === 0 ? "" : undefined}
             variant={i === 0 ? "outlined" : "contained"}
             sx={{ minHeight: 48, flex: "1 1 110px" }}
-            onClick={() => keep({ structure, side, grade: i as Grade, quality, tenderness, bind, ease })}
+            onClick={() => keep(felt.graded(i as Grade))}
           >
             {word}
           </Button>

@@ -6,6 +6,7 @@ import { useMemo, useState, type ReactNode } from "react";
 import { readLine, spoken } from "~core/findings/read-line";
 import { gradeWords, type Quality, type Restriction } from "~core/findings/restriction";
 import { historyOf } from "~core/findings/restriction";
+import { WhenReady } from "~app/ui/when-ready";
 import { sameSpot, sideFor, type Finding } from "./finding";
 
 /** A finding typed in one line, shown as it will be kept while it is typed; Enter keeps it. */
@@ -54,23 +55,25 @@ export function LineEntry({
         send();
       }}
     >
-      <TextField
-        fullWidth
-        label="What you feel, in one line"
-        placeholder="l qu lu 2 band t4 bind head"
-        value={text}
-        onChange={(event) => {
-          setText(event.target.value);
-          setChoice(0);
-        }}
-        onKeyDown={(event) => {
-          const step = event.key === "ArrowDown" ? 1 : event.key === "ArrowUp" ? -1 : 0;
-          if (step === 0 || offers.length < 2) return;
-          event.preventDefault();
-          setChoice((before) => (before + step + offers.length) % offers.length);
-        }}
-        slotProps={{ htmlInput: { autoComplete: "off", autoCapitalize: "none", spellCheck: false } }}
-      />
+      <WhenReady>
+        <TextField
+          fullWidth
+          label="What you feel, in one line"
+          placeholder="l qu lu 2 band t4 bind head"
+          value={text}
+          onChange={(event) => {
+            setText(event.target.value);
+            setChoice(0);
+          }}
+          onKeyDown={(event) => {
+            const step = event.key === "ArrowDown" ? 1 : event.key === "ArrowUp" ? -1 : 0;
+            if (step === 0 || offers.length < 2) return;
+            event.preventDefault();
+            setChoice((before) => (before + step + offers.length) % offers.length);
+          }}
+          slotProps={{ htmlInput: { autoComplete: "off", autoCapitalize: "none", spellCheck: false } }}
+        />
+      </WhenReady>
       <Box role="status" aria-label="As it will be kept" sx={{ minHeight: 30, pt: 0.75 }}>
         {typed && (
           <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.75, alignItems: "center" }}>

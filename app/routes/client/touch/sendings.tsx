@@ -65,7 +65,8 @@ function OneSending({ sending, done }: { sending: Sending; done: () => void }) {
       })}
     >
       <Typography sx={{ flex: 1, minWidth: 200 }}>
-        <strong>{sending.name}</strong>, grade {String(sending.body.grade)}. {why}
+        <strong>{sending.name}</strong>
+        {sending.body.grade !== undefined && `, grade ${String(sending.body.grade)}`}. {why}
       </Typography>
       {waits && (
         <Button size="small" variant="outlined" onClick={send}>

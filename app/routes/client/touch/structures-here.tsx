@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
+import type { ReactNode } from "react";
 import { layers } from "~core/anatomy/layers";
 import { placeOf } from "~core/anatomy/places";
 import { structureGroups, structures } from "~core/anatomy/structures";
@@ -12,10 +13,13 @@ export function StructuresHere({
   spot,
   choose,
   close,
+  children,
 }: {
   spot: Spot;
   choose: (key: string) => void;
   close: () => void;
+  /** What else is recorded of a place. */
+  children?: ReactNode;
 }) {
   const { name } = placeOf(spot.place);
   const here = [...structures, ...structureGroups].filter(({ places }) => places.includes(spot.place));
@@ -67,6 +71,7 @@ export function StructuresHere({
           </Box>
         );
       })}
+      {children}
     </Box>
   );
 }

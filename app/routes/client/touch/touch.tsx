@@ -4,20 +4,18 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useEffect, useMemo, useRef, useState } from "react";
-import { data, useFetcher } from "react-router";
+import { data } from "react-router";
 import type { Route } from "./+types/touch";
-import { layerName } from "~core/anatomy/layers";
 import { placeOf } from "~core/anatomy/places";
 import { structureOf } from "~core/anatomy/structures";
-import { sinceLast } from "~core/findings/since-last";
 import { sessionsOn } from "~core/session/worked-on";
-import { historyOf, latestGrade, type Moment, type Restriction } from "~core/findings/restriction";
+import { latestGrade, type Moment, type Restriction } from "~core/findings/restriction";
+import type { SkinFound } from "~core/findings/skin";
+import { today } from "~app/today.server";
+import { skinOf } from "~data/skin";
 import { inSession, keeping } from "~app/session.server";
 import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
-import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { MomentToggle } from "~app/ui/moment-toggle";
-import { useHydrated } from "~app/ui/use-hydrated";
-import { useTakeOff } from "~app/ui/use-take-off";
 import type { Spot } from "~app/ui/body-figure";
 import type { Side } from "~core/units";
 import { validate } from "~app/validation";
@@ -28,13 +26,18 @@ import { joinLines, separateLine, splitLine } from "~data/lines";
 import { seriesOf } from "~data/series";
 import { workedSessions } from "~app/routes/client/plan-input.server";
 import { BodyMap } from "./body-map";
+import { Different } from "./different";
+import { FeltRing } from "./felt-ring";
 import { FeltPanel } from "./felt-panel";
 import { findingName, sameSpot, sendingOf, sideFor, sideWord, type Finding, type Sending } from "./finding";
 import { LineEntry } from "./line-entry";
-import { LineMenu } from "./line-menu";
+import { RestrictionRow } from "./restriction-row";
+import { actOnSkin } from "./skin.server";
+import { SkinHere } from "./skin-here";
+import { SkinList, skinName } from "./skin-list";
 import { Sendings } from "./sendings";
 import { StructuresHere } from "./structures-here";
-import { takingBack, useUndo, type Undoable } from "./use-undo";
+import { takingBack, useUndo } from "./use-undo";
 import { gradingSchema, restrictionSchema, splitSchema, ungradeSchema } from "./restriction-form";
 
 export const handle = { slim: true };
@@ -45,7 +48,13 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
     const { visit, visits } = await visitOf(tx, client.id, request);
     const restrictions = await restrictionsOf(tx, client.id);
     const done = await workedSessions(tx, visits, await seriesOf(tx, client.id));
-    return { visit, restrictions, worked: restrictions.map(sessionsOn(done)) };
+    return {
+      visit,
+      today: today(),
+      restrictions,
+      worked: restrictions.map(sessionsOn(done)),
+      skin: await skinOf(tx, client.id),
+    };
   });
 }
 
@@ -82,6 +91,7 @@ export function action({ params, context }: Route.ActionArgs) {
       await splitLine(tx, client.id, from, draft, visit);
       return { ok: true };
     }
+    if (String(sent.intent).startsWith("skin-")) return actOnSkin(tx, client.id, sent);
     const visit = await ownVisit(tx, client.id, sent.visitId);
     if (sent.intent === "ungrade") {
       const { value, errors } = await validate(ungradeSchema, sent);
@@ -124,11 +134,15 @@ function passes(filter: Filter, restriction: Restriction, visit: number): boolea
   return filter === "all" || latest === 0;
 }
 
-export default function Touch({ loaderData: { visit, restrictions, worked } }: Route.ComponentProps) {
+export default function Touch({ loaderData: { visit, today, restrictions, worked, skin } }: Route.ComponentProps) {
   const [moment, setMoment] = useState<Moment>("before");
   const [filter, setFilter] = useState<Filter>("all");
   const [spot, setSpot] = useState<Spot | undefined>();
   const [picked, setPicked] = useState<{ structure: string; side: Side | null } | undefined>();
+  // held: what is felt stands around the finger
+  const [held, setHeld] = useState<
+    { structure: string; side: Side | null; at: { x: number; y: number } } | undefined
+  >();
   // what a finger may have meant besides
   const [unsure, setUnsure] = useState<readonly { name: string; choose: () => void }[] | undefined>();
   const [sendings, setSendings] = useState<readonly Sending[]>([]);
@@ -143,6 +157,15 @@ export default function Touch({ loaderData: { visit, restrictions, worked } }: R
     setLast(finding);
     setSpot(undefined);
     setPicked(undefined);
+    setHeld(undefined);
+    setUnsure(undefined);
+  };
+  const keepSkin = (found: Pick<SkinFound, "place" | "side" | "response" | "after">) => {
+    const id = crypto.randomUUID();
+    const name = skinName(found);
+    undo.did({ says: name, body: { intent: "skin-remove", id, ifThere: true } });
+    setSendings((before) => [...before, { id, name, body: { intent: "skin-add", id, visitId: visit.id, ...found } }]);
+    setSpot(undefined);
     setUnsure(undefined);
   };
   const otherSide =
@@ -197,7 +220,21 @@ export default function Touch({ loaderData: { visit, restrictions, worked } }: R
               })),
         );
       }}
+      holdStructure={(structure, side, at) => {
+        setPicked(undefined);
+        setHeld({ structure, side, at });
+      }}
     >
+      {held && (
+        <FeltRing
+          {...held}
+          side={sideFor(structureOf(held.structure)!, held.side)}
+          restrictions={restrictions}
+          lastQuality={lastQuality}
+          keep={keep}
+          close={() => setHeld(undefined)}
+        />
+      )}
       <Box sx={{ display: "flex", alignItems: "center", gap: 2, mb: 2, flexWrap: "wrap" }}>
         <Typography variant="h2" sx={{ flex: "1 0 auto" }}>
           {restrictions.length === 0
@@ -249,7 +286,9 @@ export default function Touch({ loaderData: { visit, restrictions, worked } }: R
               setSpot(undefined);
               setUnsure(undefined);
             }}
-          />
+          >
+            <SkinHere keep={(response, after) => keepSkin({ ...spot, response, after })} />
+          </StructuresHere>
         )
       )}
       {mirror && (
@@ -259,6 +298,7 @@ export default function Touch({ loaderData: { visit, restrictions, worked } }: R
           </Button>
         </Box>
       )}
+      <SkinList skin={skin} visit={visit.ordinal} today={today} />
       <Different restrictions={restrictions} visit={visit.ordinal} />
       {restrictions.length > 0 ? (
         <ToggleButtonGroup
@@ -286,7 +326,7 @@ export default function Touch({ loaderData: { visit, restrictions, worked } }: R
       )}
       <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
         {shown.map((restriction) => (
-          <Row
+          <RestrictionRow
             key={`${restriction.id} ${visit.id} ${moment}`}
             restriction={restriction}
             restrictions={restrictions}
@@ -298,160 +338,5 @@ export default function Touch({ loaderData: { visit, restrictions, worked } }: R
         ))}
       </Box>
     </BodyMap>
-  );
-}
-
-/** What is different from last time, in a few lines; nothing where nothing is. */
-function Different({ restrictions, visit }: { restrictions: readonly Restriction[]; visit: number }) {
-  const rows = useMemo(() => sinceLast(restrictions, visit), [restrictions, visit]);
-  if (visit === 1 || rows.length === 0) return null;
-  return (
-    <Box component="section" aria-label="Different from last time" sx={{ mb: 1.5 }}>
-      <Typography variant="h3" component="h3" sx={{ mb: 0.5 }}>
-        Different from last time
-      </Typography>
-      <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0, fontSize: 14.5 }}>
-        {rows.map(({ restriction, from, to, verdict }) => (
-          <li key={restriction.id}>
-            {findingName(restriction)}: {from ? `${from.grade} at visit ${from.visit}, now ${to}` : `new, ${to}`}
-            {verdict && ` (${verdict})`}
-          </li>
-        ))}
-      </Box>
-    </Box>
-  );
-}
-
-type Felt = { grade: number; tenderness: number };
-
-function Row({
-  restriction,
-  restrictions,
-  did,
-  worked,
-  visit,
-  moment,
-}: {
-  restriction: Restriction;
-  restrictions: readonly Restriction[];
-  /** Something was done that can be taken back. */
-  did: (undoable: Undoable) => void;
-  /** Sessions that worked it. */
-  worked: readonly number[];
-  visit: { id: string; ordinal: number };
-  moment: Moment;
-}) {
-  const fetcher = useFetcher();
-  const takeOff = useTakeOff();
-  const hydrated = useHydrated();
-  const grading = restriction.grades.find((each) => each.visit === visit.ordinal && each.moment === moment);
-  const latest = latestGrade(restriction);
-  const kept = useKeeper<Felt>(grading ? { grade: grading.grade, tenderness: grading.tenderness } : null, (felt) => ({
-    intent: "grade",
-    id: restriction.id,
-    visitId: visit.id,
-    moment,
-    ...felt,
-  }));
-  const grade = kept.value?.grade;
-  const tenderness = kept.value?.tenderness ?? latest?.tenderness ?? 0;
-  const name = findingName(restriction);
-  const send = (change: Partial<Felt>) => {
-    const next = { grade: grade ?? latest?.grade ?? 0, tenderness, ...change };
-    const at = { id: restriction.id, visitId: visit.id, moment };
-    did({ says: name, body: takingBack({ body: { intent: "grade", ...at, ...next, was: kept.value } }) });
-    kept.keep(next);
-  };
-  const remove = () => {
-    takeOff(restriction.id, name);
-    did({ says: `${name} taken off`, body: { intent: "restore", id: restriction.id } });
-  };
-  return (
-    <Box
-      component="li"
-      sx={(t) => ({
-        borderTop: `1px solid ${t.tokens.line}`,
-        py: 1.25,
-        display: "grid",
-        gridTemplateColumns: { xs: "auto auto 1fr", lg: "minmax(0,1fr) auto auto auto" },
-        justifyItems: "start",
-        gap: 1.5,
-        alignItems: "center",
-      })}
-    >
-      <Box sx={{ gridColumn: { xs: "1 / -1", lg: "auto" } }}>
-        <Typography sx={{ fontWeight: 650 }}>
-          {name}
-          <Box component="span" sx={{ fontWeight: 400 }}>
-            {", "}
-            {historyOf(restriction)}
-          </Box>
-        </Typography>
-        <Typography sx={{ fontSize: 13.5, color: "text.secondary" }}>
-          {layerName(restriction.layer).toLowerCase()} · {restriction.quality}
-          {restriction.bind && ` · binds ${restriction.bind}`}
-          {restriction.ease && ` · eases ${restriction.ease}`}
-          {worked.length > 0 &&
-            ` · worked ${worked.length === 1 ? "once" : `${worked.length} times`}: ${worked.length === 1 ? "session" : "sessions"} ${worked.join(", ")}`}
-        </Typography>
-      </Box>
-      {hydrated ? (
-        <>
-          <ToggleButtonGroup
-            exclusive
-            size="small"
-            value={grade ?? null}
-            onChange={(_, value: number | null) => value !== null && send({ grade: value })}
-            aria-label={`Grade of ${name}`}
-          >
-            {[0, 1, 2, 3].map((each) => (
-              <ToggleButton key={each} value={each} sx={{ minWidth: 40 }}>
-                {each}
-              </ToggleButton>
-            ))}
-          </ToggleButtonGroup>
-          <Box component="label" sx={{ fontSize: 13.5, color: "text.secondary", whiteSpace: "nowrap" }}>
-            tender{" "}
-            <Box
-              component="select"
-              value={tenderness}
-              onChange={(event: React.ChangeEvent<HTMLSelectElement>) =>
-                send({ tenderness: Number(event.target.value) })
-              }
-              aria-label={`Tenderness of ${name}`}
-              sx={(t) => ({
-                font: "inherit",
-                color: "inherit",
-                bgcolor: "transparent",
-                border: `1px solid ${t.tokens.line}`,
-                borderRadius: "6px",
-                p: "6px",
-              })}
-            >
-              {Array.from({ length: 11 }, (_, i) => (
-                <option key={i}>{i}</option>
-              ))}
-            </Box>
-          </Box>
-          <LineMenu
-            restriction={restriction}
-            restrictions={restrictions}
-            remove={remove}
-            act={(body, back) => {
-              void fetcher.submit(body as never, { method: "post", encType: "application/json" });
-              did(back);
-            }}
-          />
-        </>
-      ) : (
-        // what cannot be pressed yet is not drawn yet: a long list is there sooner
-        <Box sx={{ height: 40, width: { lg: 350 }, gridColumn: { xs: "1 / -1", lg: "2 / -1" } }} />
-      )}
-      <Overtaken
-        by={kept}
-        what={name}
-        words={(felt) => (felt ? `grade ${felt.grade}, tender ${felt.tenderness}` : "not graded")}
-      />
-    </Box>
   );
 }
