@@ -12,103 +12,88 @@ import { structureOf, structures } from "~core/anatomy/structures";
 import { historyOf, inOrder, type Restriction } from "~core/findings/restriction";
 import { findingName, sameSpot } from "./finding";
 
-/** What can be done with a whole line: join it to another, split it, take it off the list. */
-export function LineMenu({
+/** Sends something about a line, and says what takes it back. */
+export type ActOnLine = (body: Record<string, unknown>, undo: { says: string; body: Record<string, unknown> }) => void;
+
+type About = {
+  restriction: Restriction;
+  restrictions: readonly Restriction[];
+  act: ActOnLine;
+};
+
+/** What can be done with a whole line: join it to another, split it, take it off the list. Nothing of it is there until it is opened. */
+export function LineMenu({ remove, ...about }: About & { remove: () => void }) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const [splitting, setSplitting] = useState(false);
+  const close = () => setAnchor(null);
+  return (
+    <>
+      <Button
+        size="small"
+        color="inherit"
+        aria-label={`More for ${findingName(about.restriction)}`}
+        aria-haspopup="menu"
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        More
+      </Button>
+      {anchor && <Choices {...about} anchor={anchor} close={close} remove={remove} split={() => setSplitting(true)} />}
+      {splitting && <Split {...about} close={() => setSplitting(false)} />}
+    </>
+  );
+}
+
+const visitsAfterFirst = ({ grades }: Restriction): number[] =>
+  [...new Set(inOrder(grades).map(({ visit }) => visit))].slice(1);
+
+function Choices({
   restriction,
   restrictions,
   act,
+  anchor,
+  close,
   remove,
-}: {
-  restriction: Restriction;
-  restrictions: readonly Restriction[];
-  /** Sends something, and what takes it back. */
-  act: (body: Record<string, unknown>, undo: { says: string; body: Record<string, unknown> }) => void;
-  remove: () => void;
-}) {
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const [splitting, setSplitting] = useState(false);
+  split,
+}: About & { anchor: HTMLElement; close: () => void; remove: () => void; split: () => void }) {
   const name = findingName(restriction);
-  const close = () => setAnchor(null);
   const own = new Set(structureOf(restriction.structure)?.places);
   const others = restrictions.filter(
     (each) =>
       each !== restriction &&
       (each.region === restriction.region || structureOf(each.structure)?.places.some((place) => own.has(place))),
   );
-  const later = [...new Set(inOrder(restriction.grades).map(({ visit }) => visit))].slice(1);
+  const choose = (then: () => void) => () => {
+    close();
+    then();
+  };
   return (
-    <>
-      <Button
-        size="small"
-        color="inherit"
-        aria-label={`More for ${name}`}
-        aria-haspopup="menu"
-        onClick={(event) => setAnchor(event.currentTarget)}
-      >
-        More
-      </Button>
-      <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
-        {others.length > 0 && <ListSubheader>It is one line with</ListSubheader>}
-        {others.map((each) => (
-          <MenuItem
-            key={each.id}
-            onClick={() => {
-              close();
-              act(
-                { intent: "join", id: restriction.id, into: each.id },
-                { says: `${name} joined to ${findingName(each)}`, body: { intent: "separate", id: restriction.id } },
-              );
-            }}
-          >
-            {findingName(each)}, {historyOf(each)}
-          </MenuItem>
-        ))}
-        {later.length > 0 && (
-          <MenuItem
-            divider
-            onClick={() => {
-              close();
-              setSplitting(true);
-            }}
-          >
-            Split it: from a visit on it was another
-          </MenuItem>
-        )}
+    <Menu anchorEl={anchor} open onClose={close}>
+      {others.length > 0 && <ListSubheader>It is one line with</ListSubheader>}
+      {others.map((each) => (
         <MenuItem
-          onClick={() => {
-            close();
-            remove();
-          }}
+          key={each.id}
+          onClick={choose(() =>
+            act(
+              { intent: "join", id: restriction.id, into: each.id },
+              { says: `${name} joined to ${findingName(each)}`, body: { intent: "separate", id: restriction.id } },
+            ),
+          )}
         >
-          Take it off the list
+          {findingName(each)}, {historyOf(each)}
         </MenuItem>
-      </Menu>
-      {splitting && (
-        <Split
-          restriction={restriction}
-          restrictions={restrictions}
-          visits={later}
-          close={() => setSplitting(false)}
-          act={act}
-        />
+      ))}
+      {visitsAfterFirst(restriction).length > 0 && (
+        <MenuItem divider onClick={choose(split)}>
+          Split it: from a visit on it was another
+        </MenuItem>
       )}
-    </>
+      <MenuItem onClick={choose(remove)}>Take it off the list</MenuItem>
+    </Menu>
   );
 }
 
-function Split({
-  restriction,
-  restrictions,
-  visits,
-  close,
-  act,
-}: {
-  restriction: Restriction;
-  restrictions: readonly Restriction[];
-  visits: readonly number[];
-  close: () => void;
-  act: (body: Record<string, unknown>, undo: { says: string; body: Record<string, unknown> }) => void;
-}) {
+function Split({ restriction, restrictions, act, close }: About & { close: () => void }) {
+  const visits = visitsAfterFirst(restriction);
   const own = structureOf(restriction.structure);
   const beside = structures.filter(
     (each) =>

@@ -3,8 +3,8 @@ import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
-import { useEffect, useMemo, useRef, useState } from "react";
-import { data } from "react-router";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { data, useSubmit } from "react-router";
 import type { Route } from "./+types/touch";
 import { placeOf } from "~core/anatomy/places";
 import { structureOf } from "~core/anatomy/structures";
@@ -16,6 +16,7 @@ import { skinOf } from "~data/skin";
 import { inSession, keeping } from "~app/session.server";
 import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
 import { MomentToggle } from "~app/ui/moment-toggle";
+import { useTakeOff } from "~app/ui/use-take-off";
 import type { Spot } from "~app/ui/body-figure";
 import type { Side } from "~core/units";
 import { validate } from "~app/validation";
@@ -31,6 +32,7 @@ import { FeltRing } from "./felt-ring";
 import { FeltPanel } from "./felt-panel";
 import { findingName, sameSpot, sendingOf, sideFor, sideWord, type Finding, type Sending } from "./finding";
 import { LineEntry } from "./line-entry";
+import type { ActOnLine } from "./line-menu";
 import { RestrictionRow } from "./restriction-row";
 import { actOnSkin } from "./skin.server";
 import { SkinHere } from "./skin-here";
@@ -118,6 +120,8 @@ export function action({ params, context }: Route.ActionArgs) {
   });
 }
 
+const none: readonly number[] = [];
+
 const filters = {
   all: "All",
   still: "Still 2 or 3",
@@ -150,6 +154,20 @@ export default function Touch({ loaderData: { visit, today, restrictions, worked
   const lastQuality = last?.quality ?? restrictions.at(-1)?.quality ?? "drag";
   const recent = useMemo(() => [...restrictions].reverse().map(({ structure }) => structure), [restrictions]);
   const undo = useUndo();
+  const { did } = undo;
+  const takeOff = useTakeOff();
+  const submit = useSubmit();
+  const act: ActOnLine = useCallback(
+    (body, back) => {
+      void submit(body as never, { method: "post", encType: "application/json", navigate: false });
+      did(back);
+    },
+    [submit, did],
+  );
+  const sessions = useMemo(
+    () => new Map(restrictions.map(({ id }, i) => [id, worked[i] ?? none] as const)),
+    [restrictions, worked],
+  );
   const keep = (finding: Finding) => {
     const sending = sendingOf(finding, { visit, moment }, restrictions);
     undo.did({ says: sending.name, body: takingBack(sending) });
@@ -330,8 +348,10 @@ export default function Touch({ loaderData: { visit, today, restrictions, worked
             key={`${restriction.id} ${visit.id} ${moment}`}
             restriction={restriction}
             restrictions={restrictions}
-            did={undo.did}
-            worked={worked[restrictions.indexOf(restriction)] ?? []}
+            did={did}
+            act={act}
+            takeOff={takeOff}
+            worked={sessions.get(restriction.id) ?? none}
             visit={visit}
             moment={moment}
           />

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { useFetcher } from "react-router";
 import type { FieldErrors } from "~app/validation";
 import type { Sending } from "./finding";
@@ -18,6 +18,7 @@ export function takingBack({ body }: Pick<Sending, "body">): Record<string, unkn
 export function useUndo() {
   const fetcher = useFetcher<{ ok?: boolean; errors?: FieldErrors; overtaken?: unknown; unsent?: boolean }>();
   const [list, setList] = useState<readonly Undoable[]>([]);
+  const did = useCallback((undoable: Undoable) => setList((before) => [...before, undoable]), []);
   const busy = fetcher.state !== "idle";
   const last = list.at(-1);
   const back = () => {
@@ -49,5 +50,5 @@ export function useUndo() {
         : data.unsent
           ? "Not taken back: the network is away."
           : Object.values(data.errors ?? {}).join(" ") || "It could not be taken back.";
-  return { did: (undoable: Undoable) => setList((before) => [...before, undoable]), last, back, busy, failed };
+  return { did, last, back, busy, failed };
 }
