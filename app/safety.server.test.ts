@@ -1,7 +1,10 @@
 import { randomUUID } from "node:crypto";
 import { addDays, format, subDays } from "date-fns";
+import type { Client } from "~core/client";
+import { plusDays } from "~core/days";
 import type { Marks } from "~core/measure/calibration";
 import { usualSchool } from "~core/screening/facts";
+import { acting, type Judged } from "~core/screening/outcome";
 import { questions } from "~core/screening/questions";
 import { quickPlan } from "~core/test/quick-plan";
 import { entryOf } from "~core/test/facts";
@@ -15,6 +18,8 @@ import { saveMeasurement } from "~data/measurements";
 import { addPhoto, photosOfClient, saveMarks } from "~data/photos";
 import { savePreferences, preferencesOf } from "~data/preferences";
 import { recordAnswer, recordDecision } from "~data/screening";
+import { addScar, setScarClosed } from "~data/scars";
+import { addSkin, setSkinGone } from "~data/skin";
 import { saveSeries, seriesOf, type SeriesSettings } from "~data/series";
 import { draft, makeDatabase, type TestDatabase } from "~data/test/database";
 import { closeVisit, listVisits, openVisit, planVisits } from "~data/visits";
@@ -122,6 +127,67 @@ describe("what stands between a client and a session", () => {
     // planned for its own day it breaks nothing; started today it would
     expect(worksThere).not.toContain(2);
     expect(third).toBe(true);
+  });
+});
+
+describe("what was found on the skin", () => {
+  const acts = (id: string, client: Client, day: string) =>
+    work(async (tx) => acting(await judgedOf(tx, client, odile), day).map(({ kind, title }) => `${kind} ${title}`));
+
+  it("keeps a marked place out until it is gone, two days at least", async () => {
+    const { id, client, visits } = await planned();
+    const found = { id: randomUUID(), place: "blade", side: "L", response: "spots", after: "edge" } as const;
+    await work((tx) => addSkin(tx, id, visits[0]!.id, found));
+    const marked = "exclude Marked skin: shoulder blade, left";
+    const on = visits[0]!.onDate;
+    expect(await acts(id, client, plusDays(on, 30))).toContain(marked);
+    await work((tx) => setSkinGone(tx, id, found.id, on));
+    expect(await acts(id, client, plusDays(on, 1))).toContain(marked);
+    expect(await acts(id, client, plusDays(on, 2))).not.toContain(marked);
+    const broken = await work(async (tx) => {
+      await setSkinGone(tx, id, found.id, null);
+      return unsafeIn(client, await seriesOf(tx, id), visits, await judgedOf(tx, client, odile));
+    });
+    expect(broken.some(({ sentence }) => /marked skin: shoulder blade, left/.test(sentence))).toBe(true);
+  });
+
+  it("leaves a young scar alone, and asks again once it has opened", async () => {
+    const { id, client } = await planned();
+    const scar = {
+      id: randomUUID(),
+      places: ["knee"] as const,
+      side: "R" as const,
+      line: null,
+      lengthMm: 30,
+      since: ago(20),
+      closed: true,
+      words: "",
+    };
+    await work((tx) => addScar(tx, id, scar));
+    expect(await acts(id, client, today)).toContain("exclude Scar: knee, right");
+    expect(await acts(id, client, plusDays(today, 50))).toContain("limit Scar: knee, right");
+    expect(await acts(id, client, plusDays(today, 200))).not.toContain("limit Scar: knee, right");
+    const clear = () =>
+      work((tx) =>
+        recordDecision(tx, id, {
+          id: randomUUID(),
+          outcomeKey: `${scar.id} open`,
+          kind: "clearance",
+          who: "Dr A",
+          on: today,
+          what: "dressed, may be worked beside",
+          by,
+        }),
+      );
+    await work((tx) => setScarClosed(tx, id, scar.id, false));
+    await clear();
+    const open = (judged: readonly Judged[]) => judged.find(({ key }) => key === `${scar.id} open`)!.decided;
+    const judged = () => work((tx) => judgedOf(tx, client, odile));
+    expect(open(await judged())).toBeDefined();
+    // closed, and opened again: what was cleared before is another matter
+    await work((tx) => setScarClosed(tx, id, scar.id, true));
+    await work((tx) => setScarClosed(tx, id, scar.id, false));
+    expect(open(await judged())).toBeUndefined();
   });
 });
 

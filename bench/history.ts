@@ -184,7 +184,7 @@ async function main() {
         "| --- | --- | --- | --- |",
         opens,
         "",
-        `Three hundred findings, peeled to the inner muscles: a press on an outline until everything that shows it is drawn anew. ${repaints}`,
+        `Three hundred findings, peeled to the inner muscles: a press on an outline until the figure, the panel beside it and the list are drawn anew. ${repaints}`,
       ]);
     } finally {
       await end(server, "SIGKILL");

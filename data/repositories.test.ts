@@ -14,6 +14,7 @@ import {
 import { addPhoto, photosOfClient, removePhoto, restorePhoto, saveMarks, stoodAgain, stoodAgainKey } from "./photos";
 import { joinLines, separateLine, splitLine } from "./lines";
 import { addTriggerPoint, feelPoint, setPointRemoved, triggerPointsOf } from "./trigger-points";
+import { addSkin, setSkinGone, setSkinRemoved, skinOf } from "./skin";
 import { addScar, feelScar, scarsOf, setScarClosed, setScarRemoved, type RoseFelt } from "./scars";
 import { saveSeries, seriesOf, type SeriesSettings } from "./series";
 import { appendEvents, eventsOf } from "./session-events";
@@ -498,5 +499,42 @@ describe("the run's log", () => {
     await work((tx) => appendEvents(tx, visits[0]!.id, [event("next", 0)]));
     await expect(work((tx) => tx("session_event").del())).rejects.toThrow(/permission denied/);
     await expect(work((tx) => tx("session_event").update({ kind: "skip" }))).rejects.toThrow(/permission denied/);
+  });
+});
+
+describe("what the skin did", () => {
+  const spots = (change: object = {}) => ({
+    id: randomUUID(),
+    place: "blade" as const,
+    side: "L" as const,
+    response: "spots" as const,
+    after: "edge" as const,
+    ...change,
+  });
+
+  it("is kept once with its visit’s day, is gone and there again, and can be taken off and come back", async () => {
+    const { id, visits } = await newClient();
+    const one = spots();
+    for (let i = 0; i < 2; i++) await work((tx) => addSkin(tx, id, visits[1]!.id, one));
+    expect(await work((tx) => skinOf(tx, id))).toMatchObject([{ ...one, visit: 2, on: visits[1]!.onDate, gone: null }]);
+    await work((tx) => setSkinGone(tx, id, one.id, "2026-03-09"));
+    expect(await work((tx) => skinOf(tx, id))).toMatchObject([{ gone: "2026-03-09" }]);
+    await work((tx) => setSkinGone(tx, id, one.id, null));
+    await work((tx) => setSkinRemoved(tx, id, one.id, true));
+    expect(await work((tx) => skinOf(tx, id))).toEqual([]);
+    await work((tx) => setSkinRemoved(tx, id, one.id, false));
+    expect(await work((tx) => skinOf(tx, id))).toMatchObject([{ gone: null }]);
+  });
+
+  it("belongs to its client, and says one thing", async () => {
+    const [mine, other] = [await newClient(), await newClient()];
+    const one = spots();
+    await work((tx) => addSkin(tx, mine.id, mine.visits[0]!.id, one));
+    await expect(work((tx) => addSkin(tx, other.id, other.visits[0]!.id, one))).rejects.toThrow(Overtaken);
+    await expect(
+      work((tx) => addSkin(tx, mine.id, mine.visits[0]!.id, { ...one, response: "bruise" })),
+    ).rejects.toThrow(Overtaken);
+    await expect(work((tx) => setSkinGone(tx, other.id, one.id, null))).rejects.toThrow(NotFound);
+    await expect(work((tx) => setSkinRemoved(tx, other.id, one.id, true))).rejects.toThrow(NotFound);
   });
 });

@@ -113,6 +113,7 @@ test("every form answers a bad value with the field, the rule and the value, and
     referral: [],
     tenderness: 6,
   };
+  const skin = { intent: "skin-add", id: id(), visitId, place: "blade", side: "L", response: "spots", after: "edge" };
   const cases: [address: string, body: object, says: RegExp][] = [
     ["/edit", { ...client, name: " " }, /Name: type a name/],
     ["/edit", { ...client, name: "n".repeat(121) }, /Name: at most 120/],
@@ -120,6 +121,7 @@ test("every form answers a bad value with the field, the rule and the value, and
     ["/edit", { ...client, born: "12 May" }, /use year-month-day, got “12 May”/],
     ["/edit", { ...client, statureCm: 20 }, /20 cm is under 90/],
     ["/edit", { ...client, statureCm: "tall" }, /type a number of centimetres/],
+    ["/edit", { ...client, build: "square" }, /slender, middle or broad, got “square”/],
     ["/edit", { ...client, pressureCeiling: 11 }, /at most 10, got 11/],
     ["/edit", { ...client, pressureCeiling: 4.5 }, /whole numbers only, got 4.5/],
     ["/edit", { ...client, complaintRegion: "soul" }, /“soul” is not one of the regions/],
@@ -154,6 +156,12 @@ test("every form answers a bad value with the field, the rule and the value, and
     ["/assess/touch", { ...restriction, grade: 4 }, /Grade/],
     ["/assess/touch", { ...restriction, tenderness: -1 }, /Tender/],
     ["/assess/touch", { ...restriction, structure: "unicorn" }, /unicorn/],
+    ["/assess/touch", { ...skin, place: "moon" }, /“moon” is not one of the places/],
+    ["/assess/touch", { ...skin, side: null }, /every other has left or right/],
+    ["/assess/touch", { ...skin, response: "purple" }, /“purple” is not one of the words/],
+    ["/assess/touch", { ...skin, after: "luck" }, /got “luck”/],
+    ["/assess/touch", { intent: "skin-gone", id: id(), gone: "2999-01-01" }, /2999-01-01 is still to come/],
+    ["/assess/touch", { intent: "skin-gone", id: id(), gone: "soon" }, /use year-month-day, got “soon”/],
     ["/assess/points", { ...point, structure: "unicorn" }, /unicorn/],
     ["/assess/points", { ...point, tenderness: 11 }, /at most 10, got 11/],
     ["/assess/scars", { ...scar, lengthMm: "long" }, /Length: type millimetres/],

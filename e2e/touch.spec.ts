@@ -110,6 +110,58 @@ test("by touch alone: two presses where it is peeled, and a lost network keeps t
   await context.close();
 });
 
+test("a held finger opens a ring; skin that was marked is out of the plan until it is seen gone", async ({
+  browser,
+}) => {
+  const context = await browser.newContext({ viewport: { width: 820, height: 1180 }, hasTouch: true });
+  const page = await context.newPage();
+  await signIn(page);
+  const home = await newClient(page, "Ring And Skin");
+  await page.goto(`${home}/assess/touch`);
+  const peel = page.getByRole("slider", { name: "Peel to layer" });
+  for (let i = 0; i < 3; i++) await peel.press("ArrowRight");
+  const outline = page.getByRole("button", { name: "Gluteus maximus, right, outer muscle, seen from the back" });
+  const box = (await outline.locator("path").first().boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  const ring = page.getByRole("dialog", { name: "Felt at Gluteus maximus, right" });
+  await expect(ring).toBeVisible();
+  // the hand that opened it slides to what it feels like, and lets go there
+  const part = async (name: string) => {
+    const at = (await ring.getByRole("button", { name }).boundingBox())!;
+    return [at.x + at.width / 2, at.y + at.height / 2] as const;
+  };
+  await page.mouse.move(...(await part("Feels like nodule")), { steps: 4 });
+  await page.mouse.up();
+  await page.touchscreen.tap(...(await part("Tender 6 of 10")));
+  for (let i = 0; i < 2; i++) await page.touchscreen.tap(...(await part("Towards out")));
+  await expect(ring.getByRole("status")).toContainText("nodule, tender 6, eases out");
+  await accessible(page);
+  await page.touchscreen.tap(...(await part("Grade 2 stops early")));
+  await expect(ring).toHaveCount(0);
+  await expect(page.getByText("outer muscle · nodule · eases out")).toBeVisible();
+  await expect(page.getByLabel("Tenderness of Gluteus maximus, right")).toHaveValue("6");
+
+  await peel.press("Home");
+  await page.getByRole("button", { name: "Shoulder blade, left, seen from the back" }).tap();
+  await page.getByRole("button", { name: "an instrument" }).tap();
+  await page.getByRole("button", { name: "small red spots" }).tap();
+  const skin = page.getByRole("region", { name: "Skin" });
+  await expect(skin).toContainText("Small red spots, shoulder blade, left, after an instrument, visit 1");
+  const chip = page.getByText("Marked skin: shoulder blade, left");
+  await expect(chip).toBeVisible();
+  await page.getByRole("button", { name: "Undo: Small red spots, shoulder blade, left" }).tap();
+  await expect(skin).toHaveCount(0);
+  await expect(chip).toHaveCount(0);
+  await page.getByRole("button", { name: "Shoulder blade, left, seen from the back" }).tap();
+  await page.getByRole("button", { name: "a bruise" }).tap();
+  await expect(chip).toBeVisible();
+  await page.getByRole("button", { name: "Gone: A bruise, shoulder blade, left" }).tap();
+  await expect(skin).toContainText(/gone, rests until/);
+  await context.close();
+});
+
 test("a new knee leaves calf and sole free, a broken wrist the upper arm: intake says what is out and why", async ({
   page,
 }) => {
@@ -258,7 +310,7 @@ test("a trigger point is pressed, its referral drawn and named, held, and told a
   await page.getByLabel("Felt elsewhere").press("Enter");
   await expect(page.getByRole("listitem", { name: "Upper trapezius, right" })).toContainText("Felt at temple, right.");
   await page.goto(`${home}/assess/summary`);
-  await expect(page.getByRole("region", { name: "Felt face down" })).toContainText("Trigger point, Quadratus lumborum");
+  await expect(page.getByRole("region", { name: "Felt face down" })).toContainText("Trigger point, quadratus lumborum");
   await accessible(page);
 });
 

@@ -17,14 +17,15 @@ export function useHold() {
     /** Whether the click that comes now ends a held press. */
     wasHeld: () => held.current,
     /** Handlers for what can be held: `then` is told where, in the window. */
-    on: (then: (at: { x: number; y: number }) => void) => ({
-      onPointerDown: ({ clientX: x, clientY: y, button }: PointerEvent) => {
+    on: (then: (at: { x: number; y: number }, event: PointerEvent) => void) => ({
+      onPointerDown: (event: PointerEvent) => {
+        const { clientX: x, clientY: y, button } = event;
         drop();
         held.current = false;
         if (button !== 0) return;
         const timer = window.setTimeout(() => {
           held.current = true;
-          then({ x, y });
+          then({ x, y }, event);
         }, holdMs);
         pressed.current = { timer, x, y };
       },

@@ -43,8 +43,12 @@ export function FeltPanel({
   const { known, side, setSide, quality, setQuality, tenderness, setTenderness, bind, setBind, ease, setEase } = felt;
   const panel = useRef<HTMLDivElement>(null);
   useEffect(() => {
-    panel.current?.scrollIntoView({ block: "nearest" });
-    panel.current?.querySelector<HTMLElement>("[data-grade]")?.focus({ preventScroll: true });
+    // with the next frame, which lays the page out anyway
+    const frame = requestAnimationFrame(() => {
+      panel.current?.scrollIntoView({ block: "nearest" });
+      panel.current?.querySelector<HTMLElement>("[data-grade]")?.focus({ preventScroll: true });
+    });
+    return () => cancelAnimationFrame(frame);
   }, []);
   const way = (label: string, value: Direction, set: (next: Direction) => void) => (
     <TextField select label={label} value={value} onChange={(event) => set(event.target.value as Direction)}>
