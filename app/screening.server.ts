@@ -1,8 +1,7 @@
 import type { Client } from "~core/client";
 import type { IsoDay } from "~core/days";
-import { scarCautions } from "~core/findings/scar";
-import { skinCautions } from "~core/findings/skin";
 import { usualSchool } from "~core/screening/facts";
+import { scarCautions, skinCautions } from "~core/screening/found";
 import { judge, type Judged } from "~core/screening/outcome";
 import { screen } from "~core/screening/screen";
 import { today } from "~app/today.server";

@@ -1,8 +1,7 @@
 import { differing, verdictOf, type Verdict } from "../statistics/verdict";
 import type { FigureView, Point } from "../anatomy/figure";
-import { placeNames, withNeighbours, type PlaceKey } from "../anatomy/places";
-import { daysBetween, plusDays, type IsoDay } from "../days";
-import type { Outcome } from "../screening/outcome";
+import type { PlaceKey } from "../anatomy/places";
+import { daysBetween, type IsoDay } from "../days";
 import type { Side } from "../units";
 import { inOrder, type Moment } from "./restriction";
 
@@ -96,53 +95,4 @@ export function scarWork(
     return { may: "nothing", why: `It rests for eight weeks; ${Math.ceil((scarDays.rest - age) / 7)} more to go.` };
   if (age < scarDays.gentle) return { may: "gentle", why: "Up to half a year: gentle slide only, up to 3 of 10." };
   return { may: "all", why: "Older than half a year: worked as its tissue allows." };
-}
-
-/**
- * The cautions of a recorded scar: out with what is near it while it is open or rests, up to 3 of 10 until it is half a year
- * old; what is not known counts as recent.
- */
-export function scarCautions(scar: Pick<Scar, "id" | "places" | "side" | "since" | "closed">): Outcome[] {
-  const { id, places, side, since, closed } = scar;
-  const common = {
-    title: `Scar: ${placeNames(places)}${side === "both" ? "" : side === "L" ? ", left" : ", right"}`,
-    scope: { places: withNeighbours(places), ...(side === "both" ? {} : { side }) },
-    origin: "history" as const,
-  };
-  const day = (age: number) => since && plusDays(since, age);
-  const [rested, grown] = [day(scarDays.rest), day(scarDays.gentle)];
-  return [
-    ...(closed
-      ? []
-      : [
-          {
-            ...common,
-            key: `${id} open`,
-            kind: "exclude" as const,
-            reason: "A scar that is not closed, or may not be, is left alone with what is near it.",
-          },
-        ]),
-    ...(rested
-      ? [
-          {
-            ...common,
-            key: `${id} rests`,
-            kind: "exclude" as const,
-            until: rested,
-            reason: "A scar and what is near it rests for eight weeks.",
-          },
-        ]
-      : []),
-    {
-      ...common,
-      key: `${id} gentle`,
-      kind: "limit",
-      pressure: 3,
-      ...(rested ? { from: rested } : {}),
-      ...(grown ? { until: grown } : {}),
-      reason: since
-        ? "A scar of up to half a year, and what is near it, is worked gently."
-        : "A scar of unknown age, and what is near it, is worked gently until its age is known.",
-    },
-  ];
 }

@@ -1,10 +1,6 @@
 import fc from "fast-check";
 import { plusDays } from "../days";
-import { isActive } from "../screening/outcome";
-import { verdictOn } from "../screening/verdict";
-import { catalogue } from "../techniques/catalogue";
-import { asksRest, restsUntil, skinAfter, skinCautions, skinResponses, type SkinFound } from "./skin";
-import { scarCautions, scarDays, scarWork } from "./scar";
+import { asksRest, restsUntil, skinAfter, skinResponses, type SkinFound } from "./skin";
 
 const spots: SkinFound = {
   id: "s1",
@@ -35,48 +31,7 @@ describe("what the skin did", () => {
         const gone = plusDays(spots.on, days);
         const until = restsUntil({ ...spots, gone })!;
         expect(until >= plusDays(spots.on, 2) && until >= gone).toBe(true);
-        const [caution] = skinCautions({ ...spots, gone });
-        for (let day = 0; day < Math.max(2, days); day++)
-          expect(isActive(caution!, plusDays(spots.on, day))).toBe(true);
       }),
     );
-  });
-
-  it("takes its place out, on its side, and leaves what does not reach it", () => {
-    const cautions = skinCautions(spots);
-    expect(cautions).toMatchObject([{ kind: "exclude", scope: { places: ["blade"], side: "L" } }]);
-    expect(cautions[0]!.reason).toMatch(/After an instrument at visit 3 it was small red spots: it rests until/);
-    const there = catalogue.find((technique) =>
-      technique.reach.some(({ places }) => (places as readonly string[]).includes("blade")),
-    )!;
-    const elsewhere = catalogue.find((technique) =>
-      technique.reach.every(({ places }) => (places as readonly string[]).every((place) => place === "sole")),
-    )!;
-    expect(verdictOn(there, cautions)).not.toEqual(verdictOn(there, []));
-    expect(verdictOn(elsewhere, cautions)).toEqual(verdictOn(elsewhere, []));
-    expect(skinCautions({ ...spots, response: "pink", after: "hands" })).toEqual([]);
-  });
-});
-
-describe("a recorded scar", () => {
-  const scar = { id: "c1", places: ["lower-belly"] as const, side: "R" as const, closed: true };
-  const actsOn = (since: string | null, closed: boolean, day: string) => {
-    const acting = scarCautions({ ...scar, since, closed }).filter((caution) => isActive(caution, day));
-    return acting.some(({ kind }) => kind === "exclude") ? "nothing" : acting.length > 0 ? "gentle" : "all";
-  };
-  it("makes the cautions its own screen speaks of, on every day", () => {
-    fc.assert(
-      fc.property(fc.nat(400), fc.boolean(), fc.boolean(), (age, closed, known) => {
-        const day = "2026-03-02";
-        const since = known ? plusDays(day, -age) : null;
-        expect(actsOn(since, closed, day)).toBe(scarWork({ since, closed }, day).may);
-      }),
-    );
-    expect(actsOn(plusDays("2026-03-02", -scarDays.rest), true, "2026-03-02")).toBe("gentle");
-  });
-  it("reaches what is near it, on its side", () => {
-    const scope = scarCautions({ ...scar, since: null })[0]!.scope!;
-    expect(scope.places).toEqual(expect.arrayContaining(["lower-belly", "groin"]));
-    expect(scope.side).toBe("R");
   });
 });

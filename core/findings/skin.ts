@@ -1,6 +1,5 @@
 import { placeOf, type PlaceKey } from "../anatomy/places";
 import { plusDays, type IsoDay } from "../days";
-import type { Outcome } from "../screening/outcome";
 import type { Side } from "../units";
 
 /** What the skin did under the work. Pale is blood pressed out; spots and bruise are blood outside its vessels. */
@@ -57,20 +56,3 @@ export function restsUntil(found: Pick<SkinFound, "response" | "after" | "on" | 
 const sideWord = { L: ", left", R: ", right" } as const;
 export const skinPlace = ({ place, side }: Pick<SkinFound, "place" | "side">): string =>
   `${placeOf(place).name.toLowerCase()}${side ? sideWord[side] : ""}`;
-
-/** The caution of a mark: its place is out until the mark is gone, two days at least; none where nothing rests. */
-export function skinCautions(found: SkinFound): Outcome[] {
-  const until = restsUntil(found);
-  if (until === undefined) return [];
-  return [
-    {
-      key: `${found.id} skin`,
-      kind: "exclude",
-      title: `Marked skin: ${skinPlace(found)}`,
-      reason: `After ${afterWords[found.after]} at visit ${found.visit} it was ${skinWords[found.response]}: it rests until that is gone, 48 hours at least.`,
-      scope: { places: [found.place], ...(found.side ? { side: found.side } : {}) },
-      ...(until === null ? {} : { until }),
-      origin: "history",
-    },
-  ];
-}

@@ -1,6 +1,5 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import GlobalStyles from "@mui/material/GlobalStyles";
 import Typography from "@mui/material/Typography";
 import type { ReactNode } from "react";
 import type { Route } from "./+types/summary";
@@ -19,6 +18,7 @@ import { visitOf } from "~app/routes/client/workspace.server";
 import { findingName } from "~app/routes/client/touch/finding";
 import { marksOf } from "~app/routes/client/touch/finding-marks";
 import { BodyFigure } from "~app/ui/body-figure";
+import { OnPaper } from "~app/ui/on-paper";
 import { weekday } from "~app/ui/dates";
 import { getClient } from "~data/clients";
 import { restrictionsOf } from "~data/findings";
@@ -152,17 +152,8 @@ export default function Summary({ loaderData }: Route.ComponentProps) {
   const groups = inWorkingOrder(linesOf(loaderData));
   const different = visit.ordinal > 1 ? sinceLast(restrictions, visit.ordinal) : [];
   return (
-    <Box sx={{ p: { xs: 2, sm: 3 }, maxWidth: 1100 }} className="printed">
-      <GlobalStyles
-        styles={{
-          "@media print": {
-            "body *": { visibility: "hidden" },
-            ".printed, .printed *": { visibility: "visible" },
-            ".printed": { position: "absolute", left: 0, top: 0, padding: "0 !important" },
-            ".printed button": { display: "none" },
-          },
-        }}
-      />
+    <Box sx={{ p: { xs: 2, sm: 3 }, maxWidth: 1100 }}>
+      <OnPaper />
       <Box sx={{ display: "flex", gap: 2, alignItems: "baseline", flexWrap: "wrap", mb: 2 }}>
         <Typography variant="h2" sx={{ flex: 1 }}>
           Visit {visit.ordinal}, {weekday(visit.onDate)}
