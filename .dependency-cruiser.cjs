@@ -26,6 +26,7 @@ const rooms = {
   repeatability: ["anatomy", "measure", "statistics"],
   change: ["anatomy", "findings", "measure", "statistics"],
   reading: ["anatomy", "findings", "measure", "statistics"],
+  table: ["anatomy", "findings", "statistics"],
   screening: ["anatomy", "findings", "techniques"],
   series: ["anatomy", "reading", "screening", "techniques"],
   session: ["anatomy", "consent", "screening", "series", "techniques"],

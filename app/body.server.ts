@@ -1,7 +1,7 @@
 /** What may be sent: how much of it, and for how long it may take to arrive. The longest first address that fits counts. */
 const rules: { path: RegExp; most: number; seconds: number; what?: string }[] = [
   { path: /^\/clients\/[^/]+\/photos\/upload$/, most: 25 * 1024 * 1024, seconds: 180, what: "The file" },
-  { path: /^\/run\/[^/]+\/events$/, most: 1024 * 1024, seconds: 30 },
+  { path: /^\/(run\/[^/]+\/events|clients\/[^/]+\/table\/[^/]+)$/, most: 1024 * 1024, seconds: 30 },
   { path: /^\/sign-in$/, most: 8 * 1024, seconds: 15 },
   { path: /./, most: 256 * 1024, seconds: 30 },
 ];

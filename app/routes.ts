@@ -24,6 +24,7 @@ export default [
       route("intake/wishes", "routes/client/intake/wishes/wishes.tsx"),
       route("intake/scales", "routes/client/intake/scales/scales.tsx"),
       route("assess/stand", "routes/client/stand/stand.tsx"),
+      route("assess/table", "routes/client/table/table.tsx"),
       route("assess/touch", "routes/client/touch/touch.tsx"),
       route("assess/points", "routes/client/points/points.tsx"),
       route("assess/scars", "routes/client/scars/scars.tsx"),
@@ -34,6 +35,7 @@ export default [
       route("change", "routes/client/change/change.tsx"),
     ]),
     route("clients/:clientId/cautions", "routes/client/cautions/cautions.ts"),
+    route("clients/:clientId/table/:visitId", "routes/client/table/events.ts"),
     ...prefix("clients/:clientId/photos", [
       route("upload", "routes/client/stand/upload.ts"),
       route(":photoId", "routes/client/stand/photo.ts"),

@@ -1,24 +1,38 @@
 import { isDeepStrictEqual } from "node:util";
 import type { SessionEvent } from "../core/session/events";
+import type { TableEvent } from "../core/table/answers";
 import type { Tx } from "./database";
 
-const toEvent = (row: { id: string; at: Date; kind: string; body: unknown }) =>
-  ({ id: row.id, at: row.at.toISOString(), kind: row.kind, body: row.body }) as SessionEvent;
+/** What was pressed during a visit, only ever appended to: the run of its session, and its checks at the table. */
+type Logs = { session_event: SessionEvent; table_event: TableEvent };
+type Log = keyof Logs;
+/** Locks of the two, so that neither waits for the other. */
+const lockOf: Record<Log, number> = { session_event: 1, table_event: 4 };
+
+const toEvent = <L extends Log>(row: { id: string; at: Date; kind: string; body: unknown }) =>
+  ({ id: row.id, at: row.at.toISOString(), kind: row.kind, body: row.body }) as Logs[L];
 
 /** The log of a visit's session, in the order it was written. */
-export async function eventsOf(tx: Tx, visitId: string): Promise<SessionEvent[]> {
-  const rows = await tx("session_event").where({ visit_id: visitId }).orderBy("seq").select("id", "at", "kind", "body");
-  return rows.map(toEvent);
+export const eventsOf = (tx: Tx, visitId: string): Promise<SessionEvent[]> => logOf(tx, "session_event", visitId);
+
+/** A log of a visit, in the order it was written. */
+export async function logOf<L extends Log>(tx: Tx, log: L, visitId: string): Promise<Logs[L][]> {
+  const rows = await tx(log).where({ visit_id: visitId }).orderBy("seq").select("id", "at", "kind", "body");
+  return rows.map((row) => toEvent<L>(row));
 }
 
 /** The logs of several visits in one question. */
-export async function eventsOfVisits(tx: Tx, visitIds: readonly string[]): Promise<Map<string, SessionEvent[]>> {
-  const rows = await tx("session_event")
+export async function eventsOfVisits<L extends Log = "session_event">(
+  tx: Tx,
+  visitIds: readonly string[],
+  log: L = "session_event" as L,
+): Promise<Map<string, Logs[L][]>> {
+  const rows = await tx(log)
     .whereIn("visit_id", visitIds)
     .orderBy("seq")
     .select("visit_id", "id", "at", "kind", "body");
-  const logs = new Map<string, SessionEvent[]>();
-  for (const row of rows) logs.set(row.visit_id, [...(logs.get(row.visit_id) ?? []), toEvent(row)]);
+  const logs = new Map<string, Logs[L][]>();
+  for (const row of rows) logs.set(row.visit_id, [...(logs.get(row.visit_id) ?? []), toEvent<L>(row)]);
   return logs;
 }
 
@@ -34,15 +48,16 @@ export async function hasStarted(tx: Tx, visitId: string): Promise<string | unde
  *
  * Only one start counts per visit: a second one (another tab) is refused quietly by the fold, and both stay on record.
  */
-export async function appendEvents(
+export async function appendEvents<L extends Log = "session_event">(
   tx: Tx,
   visitId: string,
-  events: readonly SessionEvent[],
+  events: readonly Logs[L][],
+  log: L = "session_event" as L,
 ): Promise<{ stored: string[]; elsewhere: string[] }> {
   if (events.length === 0) return { stored: [], elsewhere: [] };
   // One writer at a time per visit, so that `seq` is the order in which events were confirmed.
-  await tx.raw("select pg_advisory_xact_lock(hashtextextended(?, 1))", [visitId]);
-  await tx("session_event")
+  await tx.raw("select pg_advisory_xact_lock(hashtextextended(?, ?))", [visitId, lockOf[log]]);
+  await tx(log)
     .insert(
       events.map((event) => ({
         id: event.id,
@@ -54,14 +69,14 @@ export async function appendEvents(
     )
     .onConflict(["practice_id", "id"])
     .ignore();
-  const rows = await tx("session_event")
+  const rows = await tx(log)
     .whereIn(
       "id",
       events.map((event) => event.id),
     )
     .select("visit_id", "id", "at", "kind", "body");
   const there = new Map(rows.map((row) => [row.id as string, row]));
-  const same = (event: SessionEvent) => {
+  const same = (event: Logs[L]) => {
     const row = there.get(event.id.toLowerCase());
     return (
       row?.visit_id === visitId &&

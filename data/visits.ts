@@ -105,6 +105,7 @@ async function hasRecords(tx: Tx, visitId: string): Promise<boolean> {
     "skin_response",
     "listening",
     "session_event",
+    "table_event",
     "measurement",
     "own_score",
     "own_words",

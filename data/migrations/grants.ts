@@ -37,6 +37,7 @@ export const grants: Record<string, string> = {
   study_marking: "select, insert",
 
   session_event: "select, insert",
+  table_event: "select, insert",
   history_version: "select, insert",
   screening_answer: "select, insert",
   caution_decision: "select, insert",

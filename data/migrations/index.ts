@@ -11,6 +11,7 @@ import { scars } from "./009-scars";
 import { triggerPoints } from "./010-trigger-points";
 import { joinedLines } from "./011-joined-lines";
 import { skinAndBuild } from "./012-skin-and-build";
+import { tableEvents } from "./013-table";
 import { grantSql } from "./grants";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
@@ -27,6 +28,7 @@ const migrations: Migration[] = [
   triggerPoints,
   joinedLines,
   skinAndBuild,
+  tableEvents,
 ];
 
 /** Migrations are imported statically, so that the bundled server carries them. */

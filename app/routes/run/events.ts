@@ -1,5 +1,6 @@
 import type { Route } from "./+types/events";
 import type { SessionEvent } from "~core/session/events";
+import { mostEvents, type Refused } from "~app/event-head";
 import { breathe } from "~app/breathe.server";
 import { obstaclesOf } from "~app/may-start.server";
 import { judgedOf } from "~app/screening.server";
@@ -9,7 +10,7 @@ import { followDays } from "~app/routes/client/workspace.server";
 import { getClient } from "~data/clients";
 import { appendEvents, hasStarted } from "~data/session-events";
 import { getVisit, openVisit } from "~data/visits";
-import { mostEvents, parseEvent, type Refused } from "./parse-events";
+import { parseEvent } from "./parse-events";
 
 export const middleware: Route.MiddlewareFunction[] = [signedIn];
 

@@ -1,9 +1,7 @@
 import { array, number, object, string, ValidationError, type ObjectSchema } from "yup";
 import { eventKinds, ways, type EventKind, type SessionEvent } from "~core/session/events";
 import { catalogue } from "~core/techniques/catalogue";
-
-/** As many as a day at the table makes, many times over. */
-export const mostEvents = 1000;
+import { headOf, type Refused } from "~app/event-head";
 
 const step = number().integer().min(0).max(200).required();
 const runStep = object({
@@ -34,21 +32,13 @@ const bodies: Record<EventKind, ObjectSchema<Record<string, unknown>>> = {
   finished: object({}),
 };
 
-const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
-const moment = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,6})?Z$/;
-
-export type Refused = { id: string | null; reason: string };
-
 /** One event as the table sends it, or why it is none. Cheap questions come first. */
 export function parseEvent(value: unknown): SessionEvent | Refused {
-  const sent = (typeof value === "object" && value !== null ? value : {}) as Record<string, unknown>;
-  if (typeof sent.id !== "string" || !uuid.test(sent.id)) return { id: null, reason: "Event: its id is not valid." };
-  const { id, at, kind } = sent;
-  if (typeof at !== "string" || !moment.test(at) || Number.isNaN(Date.parse(at)))
-    return { id, reason: "Event: its time is not valid." };
+  const head = headOf(value);
+  if ("reason" in head) return head;
+  const { id, at, kind, body } = head;
   const schema = eventKinds.includes(kind as EventKind) ? bodies[kind as EventKind] : undefined;
   if (!schema) return { id, reason: "Event: its kind is not known." };
-  const body = sent.body ?? {};
   const { steps } = body as { steps?: unknown };
   if (Array.isArray(steps) && steps.length > 200) return { id, reason: "Event: a session has at most 200 steps." };
   try {

@@ -1,0 +1,120 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Typography from "@mui/material/Typography";
+import { isAnswered, type Answer } from "~core/table/answers";
+import type { Check } from "~core/table/checks";
+import { readLegs } from "~core/table/leg-difference";
+import { compareTable, offBefore, wordsOf, type Compared } from "~core/table/results";
+
+export type Earlier = { visit: number; answers: readonly Answer[] };
+
+/** The verdicts on one check's figures, in words, worst told last. */
+export const verdictWords = (check: Check, compared: readonly Compared[]): string =>
+  [
+    ...new Set(
+      compared
+        .filter(({ before }) => before.check === check)
+        .map(({ verdict, towards, before, after }) =>
+          verdict === "cannot be told" || before.value === after.value
+            ? verdict
+            : `${verdict}, ${towards ? "nearer to even" : "further from even"}`,
+        ),
+    ),
+  ].join("; ");
+
+const legWords = {
+  even: "The legs are even",
+  functional: "The leg difference is functional",
+  "suspected structural": "The leg difference may be structural",
+  both: "The leg difference speaks for both",
+  "cannot be told": "Where the leg difference comes from cannot be told yet",
+} as const;
+
+/** What the table said: what was off, what it may mean, what the work made of it; and what was not looked at again. */
+export function Found({
+  answers,
+  earlier,
+  open,
+  retest,
+}: {
+  answers: readonly Answer[];
+  earlier: Earlier | undefined;
+  open: readonly Check[];
+  retest: (() => void) | undefined;
+}) {
+  const off = offBefore(answers);
+  const worked = compareTable({ answers, moment: "before" }, { answers, moment: "after" });
+  const since = earlier
+    ? compareTable({ answers: earlier.answers, moment: "before" }, { answers, moment: "before" }).filter(
+        ({ before, after }) => before.off > 0 || after.off > 0,
+      )
+    : [];
+  const legs = readLegs(answers);
+  if (off.length === 0 && !legs && since.length === 0) return null;
+  return (
+    <Box sx={{ maxWidth: 860 }}>
+      {off.length > 0 && (
+        <Box component="section" aria-label="Off before the work" sx={{ mb: 2 }}>
+          <Box sx={{ display: "flex", alignItems: "center", gap: 2, mb: 0.5, flexWrap: "wrap" }}>
+            <Typography variant="h3" sx={{ flex: 1 }}>
+              Off before the work
+            </Typography>
+            {retest && (
+              <Button variant="outlined" onClick={retest}>
+                {open.length > 0 ? `Retest ${open.length === 1 ? "it" : `these ${open.length}`}` : "Retest again"}
+              </Button>
+            )}
+          </Box>
+          <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
+            {off.map((check) => (
+              <Box component="li" key={check.key} sx={(t) => ({ borderTop: `1px solid ${t.tokens.line}`, py: 1 })}>
+                <Typography>
+                  <strong>{check.name}</strong>: {wordsOf(check, answers, "before")}
+                  {isAnswered(check, answers, "after") && (
+                    <>
+                      {" → "}
+                      {wordsOf(check, answers, "after")} ({verdictWords(check, worked)})
+                    </>
+                  )}
+                </Typography>
+                <Typography sx={{ fontSize: 13.5, color: "text.secondary" }}>
+                  {check.next}
+                  {!isAnswered(check, answers, "after") && " Not looked at again yet."}
+                </Typography>
+              </Box>
+            ))}
+          </Box>
+        </Box>
+      )}
+      {legs && (
+        <Box component="section" aria-label="Leg difference" sx={{ mb: 2 }}>
+          <Typography variant="h3" sx={{ mb: 0.5 }}>
+            {legWords[legs.conclusion]}
+          </Typography>
+          {legs.because.map((sentence) => (
+            <Typography key={sentence}>{sentence}</Typography>
+          ))}
+          {legs.next && <Typography sx={{ color: "text.secondary" }}>{legs.next}</Typography>}
+        </Box>
+      )}
+      {since.length > 0 && earlier && (
+        <Box component="section" aria-label={`Since visit ${earlier.visit}`} sx={{ mb: 2 }}>
+          <Typography variant="h3" sx={{ mb: 0.5 }}>
+            Since visit {earlier.visit}
+          </Typography>
+          {[...new Set(since.map(({ before }) => before.check))].map((check) => (
+            <Typography key={check.key}>
+              {check.name}: {wordsOf(check, earlier.answers, "before")} → {wordsOf(check, answers, "before")} (
+              {verdictWords(check, since)})
+            </Typography>
+          ))}
+        </Box>
+      )}
+      {off.length > 0 && (
+        <Typography sx={{ fontSize: 13.5, color: "text.secondary" }}>
+          One step of a grade lies within the error of looking. Everything looked at twice is judged together.
+        </Typography>
+      )}
+    </Box>
+  );
+}
