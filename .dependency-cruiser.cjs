@@ -25,7 +25,7 @@ const rooms = {
   measure: ["anatomy", "findings", "statistics"],
   repeatability: ["anatomy", "measure", "statistics"],
   change: ["anatomy", "findings", "measure", "statistics"],
-  reading: ["anatomy", "findings", "measure", "statistics"],
+  reading: ["anatomy", "findings", "measure", "statistics", "table"],
   table: ["anatomy", "findings", "statistics"],
   screening: ["anatomy", "findings", "techniques"],
   series: ["anatomy", "reading", "screening", "techniques"],

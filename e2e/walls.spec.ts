@@ -36,6 +36,7 @@ test("a second practice's practitioner gets “not found” for every address of
     "/assess/stand",
     "/assess/touch",
     "/assess/points",
+    "/assess/table",
     "/assess/summary",
     "/assess/scars",
     "/assess/listen",
@@ -55,6 +56,7 @@ test("a second practice's practitioner gets “not found” for every address of
   const same = { "Sec-Fetch-Site": "same-origin", "Content-Type": "application/json" };
   for (const [address, data] of [
     [`/run/${first.visit}/events`, []],
+    [`/clients/${ruben}/table/${first.visit}`, []],
     [`/run/${first.visit}`, { intent: "nothing-changed", id: randomUUID() }],
     [`/clients/${ruben}/photos/${first.photo}`, { intent: "remove" }],
     [

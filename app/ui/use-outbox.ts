@@ -31,11 +31,14 @@ export function useOutbox<E extends Event>(key: string, url: string, stored: rea
     if (busy.current || queue.current.length === 0) return;
     busy.current = true;
     const batch = queue.current;
+    const body = JSON.stringify(batch);
     try {
       const response = await fetch(url, {
         method: "POST",
         headers: { "Content-Type": "application/json" },
-        body: JSON.stringify(batch),
+        body,
+        // goes on when the page is left, as far as browsers let it (64 kB)
+        keepalive: body.length < 60_000,
       });
       // Only what the server names as stored may be let go of: a sign-in page is an answer too.
       const answer = (await response.json()) as {
@@ -75,8 +78,10 @@ export function useOutbox<E extends Event>(key: string, url: string, stored: rea
     const back = () => void send();
     window.addEventListener("online", back);
     document.addEventListener("visibilitychange", back);
+    window.addEventListener("pagehide", back);
     return () => {
       window.removeEventListener("online", back);
+      window.removeEventListener("pagehide", back);
       document.removeEventListener("visibilitychange", back);
       // what was just pressed does not wait on a page that is left
       back();

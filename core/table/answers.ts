@@ -46,6 +46,9 @@ export function faultOf({ check: key, side, way, value }: Omit<Pressed, "moment"
     : `${check.name}: whole grades from ${low} to ${high}, got ${value}.`;
 }
 
+/** What stands of one visit. */
+export type VisitAnswers = { visit: number; answers: readonly Answer[] };
+
 /** The answers of one check at one moment. */
 export const answersTo = (check: Pick<Check, "key">, answers: readonly Answer[], moment: Moment): Answer[] =>
   answers.filter((each) => each.check === check.key && each.moment === moment);

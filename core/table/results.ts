@@ -2,7 +2,7 @@ import { falseDiscovery } from "../statistics/false-discovery";
 import { differing, verdictOf, type Verdict } from "../statistics/verdict";
 import type { Moment } from "../findings/restriction";
 import { z95, type Side } from "../units";
-import { answersTo, isAnswered, type Answer, type Way } from "./answers";
+import { answersTo, isAnswered, type Answer, type VisitAnswers, type Way } from "./answers";
 import { checks, standsOut, unitWords, type Check, type Lying } from "./checks";
 
 /** Standard error of one grade by eye or hand: half a step (common practice, until one's own is known). */
@@ -132,3 +132,47 @@ export const byLying = (list: readonly Check[]): { lying: Lying; list: Check[] }
   (["supine", "prone", "seated"] as const)
     .map((lying) => ({ lying, list: list.filter((check) => check.lying === lying) }))
     .filter((group) => group.list.length > 0);
+
+/** When a check was answered last: the latest visit, after its work before before it. */
+export function latestOf(
+  check: Check,
+  table: readonly VisitAnswers[],
+): { at: VisitAnswers; moment: Moment } | undefined {
+  for (const at of [...table].sort((a, b) => b.visit - a.visit))
+    for (const moment of ["after", "before"] as const)
+      if (answersTo(check, at.answers, moment).length > 0) return { at, moment };
+  return undefined;
+}
+
+/** The verdicts on one check's figures, in words. */
+export const verdictWords = (check: Check, compared: readonly Compared[]): string =>
+  [
+    ...new Set(
+      compared
+        .filter(({ before }) => before.check === check)
+        .map(({ verdict, towards, before, after }) =>
+          verdict === "cannot be told" || before.value === after.value
+            ? verdict
+            : `${verdict}, ${towards ? "nearer to even" : "further from even"}`,
+        ),
+    ),
+  ].join("; ");
+
+/** What the table said at a visit, for its note: what was off, what the work made of it, what was not looked at again. */
+export function tableNote(answers: readonly Answer[]): string {
+  const off = offBefore(answers);
+  if (off.length === 0) return "";
+  const compared = compareTable({ answers, moment: "before" }, { answers, moment: "after" });
+  const again = off.filter((check) => isAnswered(check, answers, "after"));
+  const open = openRetests(answers);
+  const lines = again.map(
+    (check) =>
+      `${check.name}: ${wordsOf(check, answers, "before")}, after ${wordsOf(check, answers, "after")} (${verdictWords(check, compared)}).`,
+  );
+  return [
+    ...(lines.length > 0 ? ["At the table.", ...lines] : []),
+    ...(open.length > 0
+      ? [`Off and not looked at again: ${open.map(({ name }) => name.toLowerCase()).join(", ")}.`]
+      : []),
+  ].join("\n");
+}

@@ -1,6 +1,9 @@
 import { addDays, format, parseISO } from "date-fns";
 import type { Knex } from "knex";
 import { seeded, seedOf, type Random } from "../../core/random";
+import type { Moment } from "../../core/findings/restriction";
+import type { TableEvent } from "../../core/table/answers";
+import type { Side } from "../../core/units";
 import type { Listening, StationKey } from "../../core/light-touch/stations";
 import { stations } from "../../core/light-touch/stations";
 import { closingNote } from "../../core/session/closing-note";
@@ -41,6 +44,7 @@ import {
   ruben,
   rubenPoint,
   rubenScar,
+  rubenTable,
   type Person,
 } from "./people";
 
@@ -100,6 +104,7 @@ async function loadPerson(tx: Tx, person: Person, today: string): Promise<void> 
     await addTriggerPoint(tx, person.id, point);
     for (const { visit, moment, ...felt } of pressed)
       await feelPoint(tx, person.id, { pointId: point.id, visitId: visits[visit - 1]!.id, moment }, felt, null);
+    for (const { visit, ...heard } of rubenTable) await loadTable(tx, visits[visit - 1]!, heard);
     for (const { visit, moment, slides, lift } of roses)
       await feelScar(
         tx,
@@ -119,6 +124,23 @@ async function loadPerson(tx: Tx, person: Person, today: string): Promise<void> 
         for (const [station, felt] of Object.entries(heard(visit.ordinal, freed)))
           await saveStation(tx, visit.id, moment, station as StationKey, felt, null);
     }
+}
+
+/** What the table said at a visit: measured where the check is, by hand and eye else. */
+async function loadTable(tx: Tx, visit: Visit, heard: Record<Moment, Record<string, number>>): Promise<void> {
+  const events = (["before", "after"] as const).flatMap((moment) =>
+    Object.entries(heard[moment]).map(([name, value]): TableEvent => {
+      const [check, side = null] = name.split(" ") as [string, Side?];
+      const way = ["malleoli", "malleoli-sitting", "shoulder-point"].includes(check) ? "measured" : "hand";
+      return {
+        id: demoId(`${visit.id} ${moment} ${name}`),
+        at: `${visit.onDate}T${moment === "before" ? "09" : "11"}:00:00.000Z`,
+        kind: "answer",
+        body: { moment, check, side, way, value },
+      };
+    }),
+  );
+  await appendEvents(tx, visit.id, events, "table_event");
 }
 
 /** What the client told before the first visit, and how it was for them since. */

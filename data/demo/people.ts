@@ -16,6 +16,8 @@ export type Found = Omit<RestrictionDraft, "id"> & {
   tenderness: number;
   /** Grades before each visit, from the first on. */ grades: (0 | 1 | 2 | 3)[];
 };
+/** Answers by check, and side where it has one. */
+type Heard = Record<string, number>;
 export type Person = ClientDraft & {
   id: string;
   /** Visits closed, day of the next one from today, and days between visits. */
@@ -120,6 +122,41 @@ export const rubenScar: Omit<Scar, "roses"> & { roses: readonly Rose[] } = {
     { visit: 5, moment: "before", slides: [3, 3, 2, 2, 3, 3, 3, 3], lift: 2 },
   ],
 };
+
+/** What his table said: hips and the strip beside the upper lumbar spine come level, the right shoulder still rolls in. */
+export const rubenTable: { visit: number; before: Heard; after: Heard }[] = [
+  {
+    visit: 1,
+    before: {
+      malleoli: -12,
+      "malleoli-sitting": -2,
+      "hip-height": -2,
+      "shoulder-height": 2,
+      "high-t-mid": -1,
+      "high-l-upper": -2,
+      "shoulder-point L": 22,
+      "shoulder-point R": 36,
+      "rock-l-low L": 1,
+      "rock-l-low R": 2,
+    },
+    after: { malleoli: -3, "hip-height": -1, "shoulder-height": 1, "high-l-upper": -1, "high-t-mid": 0 },
+  },
+  {
+    visit: 4,
+    before: {
+      malleoli: -4,
+      "hip-height": -2,
+      "shoulder-height": 1,
+      "high-t-mid": 0,
+      "high-l-upper": -1,
+      "shoulder-point L": 22,
+      "shoulder-point R": 31,
+      "rock-l-low L": 0,
+      "rock-l-low R": 1,
+    },
+    after: { "hip-height": 0, "shoulder-height": 0, "high-l-upper": 0, "rock-l-low L": 0, "rock-l-low R": 0 },
+  },
+];
 
 /** The tender point in his right upper trapezius: felt at the temple, and less tender from visit to visit. */
 export const rubenPoint: TriggerPoint = {

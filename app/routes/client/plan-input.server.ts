@@ -10,6 +10,7 @@ import { foldRun } from "~core/session/fold";
 import { workedSession } from "~core/session/worked";
 import type { Client } from "~core/client";
 import { oneEach } from "~core/measure/reading";
+import { tableOf } from "~app/table.server";
 import { momentsOfClient } from "~app/readings.server";
 import type { Tx } from "~data/database";
 import { restrictionsOf } from "~data/findings";
@@ -17,14 +18,14 @@ import type { Series, SeriesSettings } from "~data/series";
 import { eventsOfVisits } from "~data/session-events";
 import { listVisits, type Visit } from "~data/visits";
 
-/** Targets as the findings stand now: every restriction, and every metric at its latest reading. */
-export async function targetsOf(tx: Tx, clientId: string): Promise<Target[]> {
+/** Targets as the findings stand now: every restriction, every metric at its latest reading, every check at its latest answer. */
+export async function targetsOf(tx: Tx, clientId: string, visits: readonly Visit[]): Promise<Target[]> {
   const latest = new Map(
     (await momentsOfClient(tx, clientId)).flatMap(({ readings }) =>
       oneEach(readings).map((reading) => [reading.id, reading] as const),
     ),
   );
-  return targetsFrom(await restrictionsOf(tx, clientId), [...latest.values()]);
+  return targetsFrom(await restrictionsOf(tx, clientId), [...latest.values()], await tableOf(tx, visits));
 }
 
 /** The sessions that were worked: from the run's log, or as planned where a visit was closed without one. */
@@ -64,7 +65,7 @@ export async function planInputOf(
   return {
     template,
     tableMinutes: tableMinutesOf(settings.bookedMinutes),
-    targets: await targetsOf(tx, client.id),
+    targets: await targetsOf(tx, client.id, visits),
     complaintRegion: client.complaintRegion,
     pressureCeiling: client.pressureCeiling,
     thumbBudget: settings.thumbBudget,

@@ -27,6 +27,7 @@ const stages = [
   ["Stand: mark photographs", "/assess/stand"],
   ["Touch: restrictions", "/assess/touch"],
   ["Summary of the visit", "/assess/summary"],
+  ["Table: checks and retest", "/assess/table"],
   ["Touch: trigger points", "/assess/points"],
   ["Touch: scars", "/assess/scars"],
   ["Listen: light touch", "/assess/listen"],
@@ -43,6 +44,7 @@ const shortcuts = [
   ["Enter / Delete", "Stand: place at the cross / take the mark away"],
   ["Ctrl Z / Ctrl Y", "Stand: undo / redo"],
   ["Y / N / D", "Screening: yes, no, don’t know, and on to the next question"],
+  ["← → Space ↓ ↑", "Table: a side, as it should be and next, skip, back"],
   ["→ ← S N P", "Run sheet: next, back, skip, note, hold the clock"],
 ] as const;
 

@@ -18,6 +18,7 @@ import { stanceLine } from "~core/measure/stance-line";
 import { viewName, views, type View } from "~core/measure/view";
 import { structureOf } from "~core/anatomy/structures";
 import { inSession } from "~app/session.server";
+import { tableOf } from "~app/table.server";
 import { visitOf } from "~app/routes/client/workspace.server";
 import { changeColour } from "~app/ui/change-colour";
 import { Empty } from "~app/ui/page";
@@ -27,14 +28,16 @@ import { measurementsOf } from "~data/measurements";
 import { ownFigures } from "~app/own-figures.server";
 import { photosOfClient } from "~data/photos";
 import { StanceOverlay } from "~app/ui/stance-overlay";
+import { TableChange } from "./table-change";
 import { changeBar } from "./change-layout";
 import { summarise } from "~core/change/summary";
 
 export function loader({ request, params, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx }) => {
     const client = await getClient(tx, params.clientId);
-    const { visit } = await visitOf(tx, client.id, request);
+    const { visit, visits } = await visitOf(tx, client.id, request);
     return {
+      table: await tableOf(tx, visits),
       clientId: client.id,
       ordinal: visit.ordinal,
       photos: await photosOfClient(tx, client.id),
@@ -48,7 +51,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
 const momentName = (moment: MomentReadings) => `${moment.moment} visit ${moment.ordinal}`;
 
 export default function Change({
-  loaderData: { clientId, ordinal, photos, byHand, figures, restrictions },
+  loaderData: { clientId, ordinal, photos, byHand, figures, restrictions, table },
 }: Route.ComponentProps) {
   const [params, setParams] = useSearchParams();
   const moments = momentsOf(photos, byHand, readBy(figures), figures);
@@ -70,6 +73,7 @@ export default function Change({
           Mark the same view before and after a session, or at two visits. What changed then appears here, with how sure
           that is.
         </Empty>
+        <TableChange table={table} first={{ ordinal, moment: "before" }} second={{ ordinal, moment: "after" }} />
       </Box>
     );
 
@@ -172,6 +176,7 @@ export default function Change({
             <Typography sx={{ maxWidth: 720 }}>{next}</Typography>
           </>
         )}
+        <TableChange table={table} first={first} second={second} />
         {graded.length > 0 && (
           <>
             <Typography variant="h3" component="h3" sx={{ mt: 2.5 }}>

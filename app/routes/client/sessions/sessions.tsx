@@ -27,6 +27,8 @@ import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
 import { Empty } from "~app/ui/page";
 import { useHydrated } from "~app/ui/use-hydrated";
+import { tableNote } from "~core/table/results";
+import { tableOf } from "~app/table.server";
 import { followDays, ownVisit, visitOf } from "~app/routes/client/workspace.server";
 import { getClient } from "~data/clients";
 import { Stale } from "~data/errors";
@@ -58,6 +60,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
           : [],
       obstacles: planned && visit.status === "planned" ? await obstaclesOf(tx, client, visit, judged) : [],
       visit,
+      table: tableNote((await tableOf(tx, [visit]))[0]?.answers ?? []),
       today: today(),
       planned,
       run:
@@ -233,6 +236,7 @@ export default function Sessions({ loaderData, actionData: answer }: Route.Compo
             key={visit.id}
             visit={visit}
             run={run}
+            table={loaderData.table}
             kept={actionData && "note" in actionData ? String(actionData.note) : undefined}
           />
         )}
@@ -244,13 +248,16 @@ export default function Sessions({ loaderData, actionData: answer }: Route.Compo
 function Closing({
   visit,
   run,
+  table,
   kept,
 }: {
   visit: { id: string; ordinal: number; version: number };
   run: Awaited<ReturnType<typeof loader>>["run"];
+  /** What the table said, for the note. */
+  table: string;
   kept: string | undefined;
 }) {
-  const [note, setNote] = useState(kept ?? run?.draft ?? "");
+  const [note, setNote] = useState(kept ?? [run?.draft, table].filter(Boolean).join("\n"));
   const busy = useNavigation().state === "submitting";
   const ready = useHydrated();
   return (

@@ -12,6 +12,9 @@ import { afterWords, asksRest, skinPlace, skinWords } from "~core/findings/skin"
 import { sinceLast } from "~core/findings/since-last";
 import { referralWords } from "~core/findings/trigger-point";
 import { inWorkingOrder, type Lying } from "~core/findings/working-order";
+import { isAnswered } from "~core/table/answers";
+import { compareTable, offBefore, verdictWords, wordsOf } from "~core/table/results";
+import { tableOf } from "~app/table.server";
 import { inSession } from "~app/session.server";
 import { workedSessions } from "~app/routes/client/plan-input.server";
 import { visitOf } from "~app/routes/client/workspace.server";
@@ -40,6 +43,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
       points: await triggerPointsOf(tx, client.id),
       scars: await scarsOf(tx, client.id),
       skin: await skinOf(tx, client.id),
+      table: (await tableOf(tx, [visit]))[0]?.answers ?? [],
       // what is planned is not what was done
       steps: visit.status === "closed" ? (worked[visit.ordinal - 1]?.steps ?? []) : [],
     };
@@ -148,7 +152,9 @@ function Where({ visit, restrictions, scars }: Route.ComponentProps["loaderData"
 
 /** A visit on one sheet: what was felt in the order hands come to it, what is different from last time, what was worked. */
 export default function Summary({ loaderData }: Route.ComponentProps) {
-  const { visit, restrictions, steps } = loaderData;
+  const { visit, restrictions, steps, table } = loaderData;
+  const off = offBefore(table);
+  const retested = compareTable({ answers: table, moment: "before" }, { answers: table, moment: "after" });
   const groups = inWorkingOrder(linesOf(loaderData));
   const different = visit.ordinal > 1 ? sinceLast(restrictions, visit.ordinal) : [];
   return (
@@ -162,7 +168,9 @@ export default function Summary({ loaderData }: Route.ComponentProps) {
           Print
         </Button>
       </Box>
-      {groups.length === 0 && <Typography color="text.secondary">Nothing was felt at this visit yet.</Typography>}
+      {groups.length === 0 && off.length === 0 && (
+        <Typography color="text.secondary">Nothing was felt at this visit yet.</Typography>
+      )}
       <Box
         sx={{
           display: "grid",
@@ -180,6 +188,17 @@ export default function Summary({ loaderData }: Route.ComponentProps) {
               ))}
             </Part>
           ))}
+          {off.length > 0 && (
+            <Part title="At the table">
+              {off.map((check) => (
+                <Entry
+                  key={check.key}
+                  name={check.name}
+                  what={`${wordsOf(check, table, "before")}${isAnswered(check, table, "after") ? ` → ${wordsOf(check, table, "after")} (${verdictWords(check, retested)})` : "; not looked at again"}`}
+                />
+              ))}
+            </Part>
+          )}
           {different.length > 0 && (
             <Part title="Different from last time">
               {different.map(({ restriction, from, to, verdict }) => (

@@ -6,12 +6,11 @@ import { useTheme } from "@mui/material/styles";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { bestViews, laidOut, whole } from "~core/anatomy/sights";
 import type { Moment } from "~core/findings/restriction";
-import { answersTo, faultOf, isAnswered, type Answer, type Pressed } from "~core/table/answers";
+import { answersTo, faultOf, isAnswered, type Answer, type Pressed, type VisitAnswers } from "~core/table/answers";
 import { lyingWords, standsOut, unitWords, type Check } from "~core/table/checks";
 import { wordsOf } from "~core/table/results";
 import type { Side } from "~core/units";
 import { BodyFigure } from "~app/ui/body-figure";
-import type { Earlier } from "./found";
 
 const sideWord = { L: "Left", R: "Right" } as const;
 /** The client's sides as they lie before whoever stands at their feet: the right one at the left while they lie face up. */
@@ -35,7 +34,7 @@ export function CheckCard({
   of: number;
   moment: Moment;
   answers: readonly Answer[];
-  earlier: Earlier | undefined;
+  earlier: VisitAnswers | undefined;
   press: Press;
   step: (by: number) => void;
 }) {
@@ -152,7 +151,19 @@ export function CheckCard({
             next={() => step(1)}
           />
         )}
-        <Box sx={{ display: "flex", gap: 1, mt: 2 }}>
+        <Box
+          sx={{
+            display: "flex",
+            gap: 1,
+            mt: 2,
+            // always under the thumb where the card is longer than the screen
+            position: { xs: "sticky", sm: "static" },
+            bottom: 72,
+            zIndex: 1,
+            bgcolor: "background.default",
+            py: { xs: 1, sm: 0 },
+          }}
+        >
           <Button
             variant="outlined"
             color="inherit"
@@ -173,7 +184,7 @@ export function CheckCard({
               : "Next"}
           </Button>
         </Box>
-        <Typography sx={{ fontSize: 13.5, color: "text.secondary", mt: 1 }}>
+        <Typography sx={{ display: { xs: "none", sm: "block" }, fontSize: 13.5, color: "text.secondary", mt: 1 }}>
           Keys: ← and → for the side that lies there, each press a step more; Space, or a pedal, for “as it should be”
           and the next; ↓ skips, ↑ goes back.
         </Typography>

@@ -1,4 +1,5 @@
 import { styled } from "@mui/material/styles";
+import { useEffect, useRef } from "react";
 import type { Moment } from "~core/findings/restriction";
 import { isAnswered, type Answer } from "~core/table/answers";
 import { lyingWords, type Check } from "~core/table/checks";
@@ -41,6 +42,12 @@ export function CheckList({
   chosen: string | undefined;
   choose: (key: string) => void;
 }) {
+  const current = useRef<HTMLButtonElement>(null);
+  useEffect(() => {
+    // the list goes along with the run, and leaves the page where it is
+    const [button, frame] = [current.current, current.current?.closest<HTMLElement>("[data-scrolls]")];
+    if (button && frame) frame.scrollTop = button.offsetTop - frame.clientHeight / 2;
+  }, [chosen]);
   return (
     <nav aria-label="Checks">
       {byLying(list).map(({ lying, list: own }) => (
@@ -51,6 +58,7 @@ export function CheckList({
             return (
               <button
                 key={check.key}
+                ref={check.key === chosen ? current : undefined}
                 type="button"
                 aria-current={check.key === chosen ? "step" : undefined}
                 onClick={() => choose(check.key)}

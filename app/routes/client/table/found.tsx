@@ -1,26 +1,10 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import { isAnswered, type Answer } from "~core/table/answers";
+import { isAnswered, type Answer, type VisitAnswers } from "~core/table/answers";
 import type { Check } from "~core/table/checks";
 import { readLegs } from "~core/table/leg-difference";
-import { compareTable, offBefore, wordsOf, type Compared } from "~core/table/results";
-
-export type Earlier = { visit: number; answers: readonly Answer[] };
-
-/** The verdicts on one check's figures, in words, worst told last. */
-export const verdictWords = (check: Check, compared: readonly Compared[]): string =>
-  [
-    ...new Set(
-      compared
-        .filter(({ before }) => before.check === check)
-        .map(({ verdict, towards, before, after }) =>
-          verdict === "cannot be told" || before.value === after.value
-            ? verdict
-            : `${verdict}, ${towards ? "nearer to even" : "further from even"}`,
-        ),
-    ),
-  ].join("; ");
+import { compareTable, offBefore, verdictWords, wordsOf } from "~core/table/results";
 
 const legWords = {
   even: "The legs are even",
@@ -38,7 +22,7 @@ export function Found({
   retest,
 }: {
   answers: readonly Answer[];
-  earlier: Earlier | undefined;
+  earlier: VisitAnswers | undefined;
   open: readonly Check[];
   retest: (() => void) | undefined;
 }) {

@@ -8,11 +8,12 @@ import { answersAfter, isAnswered, nextOpen, type Pressed, type TableEvent } fro
 import { checks } from "~core/table/checks";
 import { offBefore, openRetests } from "~core/table/results";
 import { inSession } from "~app/session.server";
+import { tableOf } from "~app/table.server";
 import { visitOf } from "~app/routes/client/workspace.server";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import { useOutbox } from "~app/ui/use-outbox";
 import { getClient } from "~data/clients";
-import { eventsOfVisits } from "~data/session-events";
+import { logOf } from "~data/session-events";
 import { CheckCard } from "./check-card";
 import { CheckList } from "./check-list";
 import { Found } from "./found";
@@ -23,18 +24,16 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx }) => {
     const client = await getClient(tx, params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, request);
-    const until = visits.filter((each) => each.ordinal <= visit.ordinal);
-    const logs = await eventsOfVisits(
-      tx,
-      until.map(({ id }) => id),
-      "table_event",
-    );
-    const before = until.findLast((each) => each.ordinal < visit.ordinal && logs.has(each.id));
     return {
       clientId: client.id,
       visit,
-      events: logs.get(visit.id) ?? [],
-      earlier: before && { visit: before.ordinal, answers: answersAfter(logs.get(before.id)!) },
+      events: await logOf(tx, "table_event", visit.id),
+      earlier: (
+        await tableOf(
+          tx,
+          visits.filter(({ ordinal }) => ordinal < visit.ordinal),
+        )
+      ).at(-1),
     };
   });
 }
@@ -89,7 +88,9 @@ function Run({ clientId, visit, events: stored, earlier }: Route.ComponentProps[
       }}
     >
       <Box
+        data-scrolls
         sx={(t) => ({
+          position: "relative",
           bgcolor: "background.paper",
           borderRight: { sm: `1px solid ${t.tokens.line}` },
           // what is looked at comes first where there is no room beside it

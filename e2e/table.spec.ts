@@ -1,0 +1,112 @@
+import { randomUUID } from "node:crypto";
+import { expect, test } from "@playwright/test";
+import { firstVisit, inKiln, newClient, send, signIn } from "./before";
+import { accessible } from "./helpers";
+
+test("a whole run by four keys, through a lost network and a reload; then only what was off is looked at again", async ({
+  page,
+  context,
+}) => {
+  await signIn(page);
+  const home = await newClient(page, "At The Table");
+  const visitId = await firstVisit(home.split("/").at(-1)!);
+  const kept = () =>
+    inKiln(async (tx) => Number((await tx("table_event").where({ visit_id: visitId }).count("* as n"))[0]!.n));
+  let posts = 0;
+  page.on("request", (request) => {
+    if (request.method() === "POST" && request.url().includes("/table/")) posts += 1;
+  });
+  await page.goto(`${home}/assess/table`);
+  const card = (name: string) => page.getByRole("region", { name, exact: true });
+  await expect(card("Ankle bones")).toBeVisible();
+  await expect(page.getByRole("button", { name: "Even, next" })).toBeEnabled();
+
+  // face up the client's right lies at the left
+  const keys = async (...list: string[]) => {
+    for (const key of list) await page.keyboard.press(key);
+  };
+  await keys("ArrowLeft", "ArrowLeft");
+  await expect(
+    card("Ankle bones").getByRole("group", { name: "Right short" }).getByRole("button", { name: "clearly" }),
+  ).toHaveAttribute("aria-pressed", "true");
+  await keys("Space");
+  await page.getByLabel("Right, mm").fill("90");
+  await page.keyboard.press("Enter");
+  await expect(page.getByText("Leg length by tape: from 400 to 1300, got 90.")).toBeVisible();
+  await page.getByLabel("Right, mm").fill("880");
+  await page.getByLabel("Left, mm").fill("897");
+  await page.keyboard.press("Enter");
+  await expect(card("Feet turned out at rest")).toBeVisible();
+  await keys("ArrowDown", "ArrowDown", "ArrowDown", "Space", "ArrowDown", "Space");
+  await context.setOffline(true);
+  await keys("ArrowLeft", "ArrowLeft", "Space");
+  await expect(card("Hip height")).toBeVisible();
+  // face down the client's left lies at the left
+  await keys("ArrowRight", "ArrowRight", "Space");
+  await expect(page.getByText(/not sent yet: kept here/)).toBeVisible();
+  await context.setOffline(false);
+  await expect.poll(kept).toBe(11);
+  await page.reload();
+  // it goes on where nothing was said yet
+  await page.getByRole("button", { name: /^Shoulder height/ }).click();
+  await expect(page.getByRole("button", { name: "Even, next" })).toBeEnabled();
+  await page.keyboard.press("Escape");
+  await page.locator("body").click({ position: { x: 700, y: 150 } });
+  for (let i = 0; i < 16; i++) await page.keyboard.press("Space");
+  await keys("ArrowDown", "ArrowDown", "ArrowDown", "Space");
+  await expect(page.getByText("That was the last one. What was found stands below.")).toBeVisible();
+  const off = page.getByRole("region", { name: "Off before the work" });
+  await expect(off).toContainText("Ankle bones: clearly right short");
+  await expect(off).toContainText("Hip height: clearly right high");
+  await expect(page.getByRole("region", { name: "Leg difference" })).toContainText(
+    "By the tape the right leg is 17 ±11 mm shorter: the same leg.",
+  );
+  await accessible(page);
+  await expect(page.getByText("Being kept …")).toHaveCount(0);
+  expect(posts).toBeLessThan(30);
+
+  await page.getByRole("button", { name: /^Retest these/ }).click();
+  await expect(page.getByRole("heading", { name: /^Retest, 0 of 4/ })).toBeVisible();
+  await expect(card("Ankle bones")).toContainText("Before the work: clearly right short.");
+  await page.locator("body").click({ position: { x: 700, y: 150 } });
+  await keys("Space", "ArrowDown", "ArrowDown", "Space");
+  await expect(off).toContainText("Hip height: clearly right high → even (clear, nearer to even)");
+  await expect(off).toContainText("Not looked at again yet.");
+
+  // it reaches the note and the change, also when the page is left before it was sent
+  await page.goto(`${home}/sessions?visit=1`);
+  await expect.poll(kept).toBe(39);
+  await page.reload();
+  await expect(page.getByLabel("Note", { exact: true })).toHaveValue(
+    /Hip height: clearly right high, after even \(clear, nearer to even\)\.\nOff and not looked at again: leg length by tape/,
+  );
+  await page.goto(`${home}/change?visit=1`);
+  await expect(page.getByRole("region", { name: "At the table" })).toContainText(
+    "Hip height: clearly right high → even (clear, nearer to even)",
+  );
+  await page.goto(`${home}/assess/summary`);
+  await expect(page.getByRole("region", { name: "At the table" })).toContainText("Hip height");
+});
+
+test("what is no answer is refused by field, rule and value, and holds up nothing", async ({ page }) => {
+  await signIn(page);
+  const home = await newClient(page, "No Answers");
+  const visitId = await firstVisit(home.split("/").at(-1)!);
+  const event = (body: object) => ({ id: randomUUID(), at: "2026-03-02T10:00:00Z", kind: "answer", body });
+  const good = event({ moment: "before", check: "hip-height", side: null, way: "hand", value: 1 });
+  const bad: [object, RegExp][] = [
+    [event({ moment: "noon", check: "hip-height", way: "hand", value: 1 }), /Moment: before or after/],
+    [event({ moment: "before", check: "aura", way: "hand", value: 1 }), /“aura” is not made here/],
+    [event({ moment: "before", check: "hip-height", way: "hand", value: 7 }), /from -3 to 3, got 7/],
+    [event({ moment: "before", check: "hip-height", way: "guess", value: 1 }), /by hand or measured/],
+    [{ ...good, id: "one" }, /its id is not valid/],
+    [{ ...good, id: randomUUID(), kind: "song" }, /its kind is not known/],
+  ];
+  const sent = await send(page, `${home}/table/${visitId}`, [...bad.map(([each]) => each), good, good]);
+  expect(sent.status).toBe(200);
+  for (const [, says] of bad) expect(sent.text).toMatch(says);
+  expect(await inKiln((tx) => tx("table_event").where({ visit_id: visitId }).pluck("id"))).toEqual([good.id]);
+  // the same id for something else
+  const other = await send(page, `${home}/table/${visitId}`, [{ ...good, body: { ...good.body, value: 2 } }]);
+  expect(other).toMatchObject({ status: 422, text: expect.stringContaining("stands for something else") });
+});
