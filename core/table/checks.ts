@@ -29,6 +29,8 @@ export type Check = {
   /** What it may mean, and what is looked at next: where it is not even. */
   next: string;
   source: string;
+  /** Asked only where that check is off. */
+  follows?: string;
 } & (
   | {
       /** Which side stands out: even, or one side by a grade 1–3; or measured, positive: the client's left. */
@@ -105,6 +107,35 @@ const bladeDistance = (key: string, name: string, how: string): Check => ({
   source:
     "More than 15 mm between the sides is the classic positive (Kibler 1998, from memory); 3 inches wide is common practice.",
 });
+
+/** Which way a segment group is bent, and where it comes level: with its high side they tell how it is held. */
+const howItIsHeld = (key: string, name: string, places: readonly PlaceKey[]): Check[] => [
+  {
+    key: `bend-${key}`,
+    name: `Hollow side, ${name}`,
+    lying: "prone",
+    places,
+    how: "Which side is the hollow one, with the spinous processes bowed away from it?",
+    next: "With the high side it tells how the segments are held.",
+    kind: "side",
+    stands: "short",
+    source: common,
+    follows: `high-${key}`,
+  },
+  {
+    key: `evens-${key}`,
+    name: `Comes level, ${name}`,
+    lying: "prone",
+    places,
+    how: "On the elbows for bent back, over a cushion for bent forward: where does the high side come level?",
+    next: "With the high side and the hollow side it tells how the segments are held.",
+    kind: "one",
+    steps: ["level while straight", "level bent forward", "level bent back", "level in none"],
+    usualSteps: 4,
+    source: common,
+    follows: `high-${key}`,
+  },
+];
 
 const springSteps = ["free", "slow", "stuck"] as const;
 
@@ -232,19 +263,22 @@ export const checks: readonly Check[] = [
     even: 5,
     source: common,
   },
-  ...groups.map(([key, name, places]): Check => ({
-    key: `high-${key}`,
-    name: `High side, ${name}`,
-    lying: "prone",
-    places,
-    how: "From the head end, the stronger eye over the mid-line: which strip beside the spine stands higher?",
-    next: "The vertebrae or their ribs may be turned: bring the high side to the mid-line, draw the low side away, look again.",
-    kind: "side",
-    stands: "high",
-    measure: { unit: "deg", se: 1.5, limits: [-30, 30] },
-    even: 2,
-    source: "Refer at 5 to 7° in forward bend (Bunnell 1984, from memory); what counts as even is common practice.",
-  })),
+  ...groups.flatMap(([key, name, places]): Check[] => [
+    {
+      key: `high-${key}`,
+      name: `High side, ${name}`,
+      lying: "prone",
+      places,
+      how: "From the head end, the stronger eye over the mid-line: which strip beside the spine stands higher?",
+      next: "The vertebrae or their ribs may be turned: bring the high side to the mid-line, draw the low side away, look again.",
+      kind: "side",
+      stands: "high",
+      measure: { unit: "deg", se: 1.5, limits: [-30, 30] },
+      even: 2,
+      source: "Refer at 5 to 7° in forward bend (Bunnell 1984, from memory); what counts as even is common practice.",
+    },
+    ...(key === "sacrum" ? [] : howItIsHeld(key, name, places)),
+  ]),
   ...groups.map(([key, name, places]): Check => ({
     key: `rock-${key}`,
     name: `Rock, ${name}`,

@@ -3,7 +3,7 @@ import { differing, verdictOf, type Verdict } from "../statistics/verdict";
 import type { Moment } from "../findings/restriction";
 import { z95, type Side } from "../units";
 import { answersTo, isAnswered, type Answer, type VisitAnswers, type Way } from "./answers";
-import { checks, standsOut, unitWords, type Check, type Lying } from "./checks";
+import { checkOf, checks, standsOut, unitWords, type Check, type Lying } from "./checks";
 
 /** Standard error of one grade by eye or hand: half a step (common practice, until one's own is known). */
 export const gradeSe = 0.5;
@@ -119,9 +119,13 @@ export function compareTable(
   }));
 }
 
-/** What was off before the work, in the order of the run. */
+/** The checks of a run: those that follow another are asked where that one was off. */
+export const runOf = (answers: readonly Answer[]): Check[] =>
+  checks.filter(({ follows }) => follows === undefined || isOff(checkOf(follows), answers, "before"));
+
+/** What was off before the work, in the order of the run. What only tells how something is held is not looked at again. */
 export const offBefore = (answers: readonly Answer[]): Check[] =>
-  checks.filter((check) => isOff(check, answers, "before"));
+  checks.filter((check) => check.follows === undefined && isOff(check, answers, "before"));
 
 /** What was off before and was not looked at again after the work: a correction that is still open. */
 export const openRetests = (answers: readonly Answer[]): Check[] =>

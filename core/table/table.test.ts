@@ -2,8 +2,9 @@ import fc from "fast-check";
 import { placeOf } from "../anatomy/places";
 import { answersAfter, faultOf, isAnswered, nextOpen, type Answer, type Pressed, type TableEvent } from "./answers";
 import { checkOf, checks, lyings, segmentGroups } from "./checks";
+import { couplings, readCoupling, type EvensIn } from "./coupled-motion";
 import { readLegs } from "./leg-difference";
-import { byLying, compareTable, isOff, offBefore, openRetests, wordsOf } from "./results";
+import { byLying, compareTable, isOff, offBefore, openRetests, runOf, wordsOf } from "./results";
 
 const event = (body: Partial<Pressed> & Pick<Pressed, "check" | "value">, i = 0): TableEvent => ({
   id: `e${i}`,
@@ -20,7 +21,11 @@ const lawful = fc.constantFrom(...checks).chain((check) =>
       moment: fc.constantFrom("before" as const, "after" as const),
       side: check.kind === "each" ? fc.constantFrom("L" as const, "R" as const) : fc.constant(null),
       way: fc.constantFrom("hand" as const, "measured" as const),
-      value: fc.integer({ min: -3, max: 40 }),
+      value: fc.integer(
+        check.measure && check.measure.limits[0] > 40
+          ? { min: check.measure.limits[0], max: check.measure.limits[1] }
+          : { min: -3, max: 40 },
+      ),
     })
     .map((rest): Answer => ({ check: check.key, ...rest }))
     .filter((answer) => faultOf(answer) === undefined),
@@ -207,5 +212,62 @@ describe("a leg difference", () => {
         },
       ),
     );
+  });
+});
+
+describe("coupled motion", () => {
+  // Fryette 1918 (from memory): neutral opposite, bent the same side. All sixteen cases: high side, hollow side, level where.
+  type Case = [high: "L" | "R", short: "L" | "R", evens: EvensIn, type: string, held: RegExp, work: RegExp | undefined];
+  const half: Case[] = [
+    ["L", "R", "in none", "first", /neutral, bent to the right, turned to the left/, /Lengthen the right side/],
+    [
+      "L",
+      "L",
+      "bent forward",
+      "second",
+      /held bent forward, bent and turned to the left/,
+      /bent back, bent and turned to the right/,
+    ],
+    [
+      "L",
+      "L",
+      "bent back",
+      "second",
+      /held bent back, bent and turned to the left/,
+      /bent forward, bent and turned to the right/,
+    ],
+    ["L", "L", "in none", "ambiguous", /level nowhere/, undefined],
+    ["L", "L", "straight", "ambiguous", /level while straight/, undefined],
+    ["L", "R", "straight", "ambiguous", /level while straight/, undefined],
+    ["L", "R", "bent forward", "ambiguous", /comes level bent forward/, undefined],
+    ["L", "R", "bent back", "ambiguous", /comes level bent back/, undefined],
+  ];
+  const flip = (side: "L" | "R") => (side === "L" ? "R" : "L");
+  const turn = (text: RegExp) =>
+    new RegExp(text.source.replace(/left|right/g, (side) => (side === "left" ? "right" : "left")));
+  const cases = half.flatMap((one): Case[] => {
+    const [high, short, evens, type, held, work] = one;
+    return [one, [flip(high), flip(short), evens, type, turn(held), work && turn(work)]];
+  });
+  it("has all sixteen cases", () => {
+    expect(new Set(cases.map(([high, short, evens]) => `${high} ${short} ${evens}`)).size).toBe(16);
+  });
+  it.each(cases)("high %s, hollow %s, level %s: %s", (high, short, evens, type, held, work) => {
+    const reading = readCoupling(high, short, evens);
+    expect(reading.type).toBe(type);
+    expect(reading.held).toMatch(held);
+    expect(reading.work ?? "").toMatch(work ?? /^$/);
+    expect(reading.work === undefined).toBe(reading.settle !== undefined);
+  });
+  it("is asked where a strip stands high, and read from what was answered", () => {
+    expect(runOf([]).some(({ follows }) => follows)).toBe(false);
+    const answers = said({ check: "high-l-upper", value: 2 });
+    const asked = runOf(answers).filter(({ follows }) => follows);
+    expect(asked.map(({ key }) => key)).toEqual(["bend-l-upper", "evens-l-upper"]);
+    expect(couplings(answers)).toEqual([]);
+    const whole = [...answers, ...said({ check: "bend-l-upper", value: -1 }, { check: "evens-l-upper", value: 3 })];
+    expect(couplings(whole)).toMatchObject([{ group: "upper lumbar", reading: { type: "first" } }]);
+    // what tells how it is held is no finding of its own
+    expect(offBefore(whole).map(({ key }) => key)).toEqual(["high-l-upper"]);
   });
 });

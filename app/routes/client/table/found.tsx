@@ -3,6 +3,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { isAnswered, type Answer, type VisitAnswers } from "~core/table/answers";
 import type { Check } from "~core/table/checks";
+import { couplings } from "~core/table/coupled-motion";
 import { readLegs } from "~core/table/leg-difference";
 import { compareTable, offBefore, verdictWords, wordsOf } from "~core/table/results";
 
@@ -12,6 +13,12 @@ const legWords = {
   "suspected structural": "The leg difference may be structural",
   both: "The leg difference speaks for both",
   "cannot be told": "Where the leg difference comes from cannot be told yet",
+} as const;
+
+const typeWords = {
+  first: "first type, held in neutral",
+  second: "second type, held bent",
+  ambiguous: "cannot be told yet how it is held",
 } as const;
 
 /** What the table said: what was off, what it may mean, what the work made of it; and what was not looked at again. */
@@ -34,6 +41,7 @@ export function Found({
       )
     : [];
   const legs = readLegs(answers);
+  const held = couplings(answers);
   if (off.length === 0 && !legs && since.length === 0) return null;
   return (
     <Box sx={{ maxWidth: 860 }}>
@@ -81,6 +89,16 @@ export function Found({
           {legs.next && <Typography sx={{ color: "text.secondary" }}>{legs.next}</Typography>}
         </Box>
       )}
+      {held.map(({ group, reading }) => (
+        <Box component="section" aria-label={`How ${group} is held`} key={group} sx={{ mb: 2 }}>
+          <Typography variant="h3" sx={{ mb: 0.5 }}>
+            {group.replace(/^./, (first) => first.toUpperCase())}: {typeWords[reading.type]}
+          </Typography>
+          <Typography>{reading.held}</Typography>
+          <Typography sx={{ color: "text.secondary" }}>{reading.because}</Typography>
+          <Typography sx={{ color: "text.secondary" }}>{reading.work ?? reading.settle}</Typography>
+        </Box>
+      ))}
       {since.length > 0 && earlier && (
         <Box component="section" aria-label={`Since visit ${earlier.visit}`} sx={{ mb: 2 }}>
           <Typography variant="h3" sx={{ mb: 0.5 }}>

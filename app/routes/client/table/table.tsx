@@ -5,8 +5,7 @@ import { useMemo, useState } from "react";
 import type { Route } from "./+types/table";
 import type { Moment } from "~core/findings/restriction";
 import { answersAfter, isAnswered, nextOpen, type Pressed, type TableEvent } from "~core/table/answers";
-import { checks } from "~core/table/checks";
-import { offBefore, openRetests } from "~core/table/results";
+import { offBefore, openRetests, runOf } from "~core/table/results";
 import { inSession } from "~app/session.server";
 import { tableOf } from "~app/table.server";
 import { visitOf } from "~app/routes/client/workspace.server";
@@ -59,8 +58,12 @@ function Run({ clientId, visit, events: stored, earlier }: Route.ComponentProps[
   const off = useMemo(() => offBefore(answers), [answers]);
   const open = useMemo(() => openRetests(answers), [answers]);
   // after the work only what was off is looked at again, unless more is wanted
-  const list = moment === "before" || all ? checks : off;
-  const [key, setKey] = useState(() => checks[nextOpen(checks, answersAfter(stored), "before", 0) ?? 0]!.key);
+  const run = useMemo(() => runOf(answers), [answers]);
+  const list = moment === "before" || all ? run : off;
+  const [key, setKey] = useState(() => {
+    const first = runOf(answersAfter(stored));
+    return first[nextOpen(first, answersAfter(stored), "before", 0) ?? 0]!.key;
+  });
   const at = Math.max(
     0,
     list.findIndex((check) => check.key === key),
