@@ -27,7 +27,8 @@ const rooms = {
   change: ["anatomy", "findings", "measure", "statistics"],
   reading: ["anatomy", "findings", "measure", "statistics", "table"],
   table: ["anatomy", "findings", "statistics"],
-  screening: ["anatomy", "findings", "techniques"],
+  move: ["anatomy", "findings", "measure", "statistics"],
+  screening: ["anatomy", "findings", "move", "techniques"],
   series: ["anatomy", "reading", "screening", "techniques"],
   session: ["anatomy", "consent", "screening", "series", "techniques"],
 };

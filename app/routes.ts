@@ -25,6 +25,7 @@ export default [
       route("intake/scales", "routes/client/intake/scales/scales.tsx"),
       route("assess/stand", "routes/client/stand/stand.tsx"),
       route("assess/table", "routes/client/table/table.tsx"),
+      route("assess/move", "routes/client/move/move.tsx"),
       route("assess/touch", "routes/client/touch/touch.tsx"),
       route("assess/points", "routes/client/points/points.tsx"),
       route("assess/scars", "routes/client/scars/scars.tsx"),

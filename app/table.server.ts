@@ -1,7 +1,26 @@
+import { edgesAfter, type EdgeTaken } from "~core/move/edge-of-table";
+import { rangesAfter, type Taken } from "~core/move/ranges";
 import { answersAfter, type VisitAnswers } from "~core/table/answers";
 import type { Tx } from "~data/database";
 import { eventsOfVisits } from "~data/session-events";
 import type { Visit } from "~data/visits";
+
+/** What was moved at each of a client's visits. */
+export async function movedOf(
+  tx: Tx,
+  visits: readonly Visit[],
+): Promise<{ visit: number; on: string; ranges: Taken[]; edges: EdgeTaken[] }[]> {
+  const logs = await eventsOfVisits(
+    tx,
+    visits.map(({ id }) => id),
+    "table_event",
+  );
+  return visits.flatMap(({ id, ordinal, onDate }) => {
+    const events = logs.get(id) ?? [];
+    const [ranges, edges] = [rangesAfter(events), edgesAfter(events)];
+    return ranges.length + edges.length > 0 ? [{ visit: ordinal, on: onDate, ranges, edges }] : [];
+  });
+}
 
 /** What the table said at each of a client's visits, those at which nothing was asked left out. */
 export async function tableOf(tx: Tx, visits: readonly Visit[]): Promise<VisitAnswers[]> {
@@ -11,7 +30,7 @@ export async function tableOf(tx: Tx, visits: readonly Visit[]): Promise<VisitAn
     "table_event",
   );
   return visits.flatMap(({ id, ordinal }) => {
-    const events = logs.get(id);
-    return events ? [{ visit: ordinal, answers: answersAfter(events) }] : [];
+    const answers = answersAfter(logs.get(id) ?? []);
+    return answers.length > 0 ? [{ visit: ordinal, answers }] : [];
   });
 }

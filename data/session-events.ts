@@ -1,10 +1,13 @@
 import { isDeepStrictEqual } from "node:util";
 import type { SessionEvent } from "../core/session/events";
+import type { EdgeEvent } from "../core/move/edge-of-table";
+import type { RangeEvent } from "../core/move/ranges";
 import type { TableEvent } from "../core/table/answers";
 import type { Tx } from "./database";
 
-/** What was pressed during a visit, only ever appended to: the run of its session, and its checks at the table. */
-type Logs = { session_event: SessionEvent; table_event: TableEvent };
+/** What was pressed during a visit, only ever appended to: the run of its session, and what was found at the table and moved. */
+export type PressedEvent = TableEvent | RangeEvent | EdgeEvent;
+type Logs = { session_event: SessionEvent; table_event: PressedEvent };
 type Log = keyof Logs;
 /** Locks of the two, so that neither waits for the other. */
 const lockOf: Record<Log, number> = { session_event: 1, table_event: 4 };

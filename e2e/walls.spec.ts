@@ -37,6 +37,7 @@ test("a second practice's practitioner gets “not found” for every address of
     "/assess/touch",
     "/assess/points",
     "/assess/table",
+    "/assess/move",
     "/assess/summary",
     "/assess/scars",
     "/assess/listen",

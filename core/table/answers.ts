@@ -18,9 +18,9 @@ export type TableEvent = { id: string; at: string; kind: "answer"; body: Pressed
 const slot = ({ moment, check, side, way }: Omit<Answer, "value">): string => [moment, check, side, way].join(" ");
 
 /** What stands after everything that was pressed, in the order it was pressed. */
-export function answersAfter(events: readonly TableEvent[]): Answer[] {
+export function answersAfter(events: readonly (TableEvent | { kind: string })[]): Answer[] {
   const latest = new Map<string, Answer>();
-  for (const { body } of events)
+  for (const { body } of events.filter((event): event is TableEvent => event.kind === "answer"))
     if (body.value === null) latest.delete(slot(body));
     else latest.set(slot(body), { ...body, value: body.value });
   return [...latest.values()];

@@ -92,6 +92,7 @@ const parts: Record<string, { name: string; path: string }[]> = {
   assess: [
     { name: "Stand", path: "assess/stand" },
     { name: "Table", path: "assess/table" },
+    { name: "Move", path: "assess/move" },
     { name: "Touch", path: "assess/touch" },
     { name: "Points", path: "assess/points" },
     { name: "Scars", path: "assess/scars" },

@@ -28,6 +28,7 @@ const stages = [
   ["Touch: restrictions", "/assess/touch"],
   ["Summary of the visit", "/assess/summary"],
   ["Table: checks and retest", "/assess/table"],
+  ["Move: ranges, heard or typed", "/assess/move"],
   ["Touch: trigger points", "/assess/points"],
   ["Touch: scars", "/assess/scars"],
   ["Listen: light touch", "/assess/listen"],

@@ -4,7 +4,7 @@ import Typography from "@mui/material/Typography";
 import { useMemo, useState } from "react";
 import type { Route } from "./+types/table";
 import type { Moment } from "~core/findings/restriction";
-import { answersAfter, isAnswered, nextOpen, type Pressed, type TableEvent } from "~core/table/answers";
+import { answersAfter, isAnswered, nextOpen, type Pressed } from "~core/table/answers";
 import { offBefore, openRetests, runOf } from "~core/table/results";
 import { inSession } from "~app/session.server";
 import { tableOf } from "~app/table.server";
@@ -12,7 +12,7 @@ import { visitOf } from "~app/routes/client/workspace.server";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import { useOutbox } from "~app/ui/use-outbox";
 import { getClient } from "~data/clients";
-import { logOf } from "~data/session-events";
+import { logOf, type PressedEvent } from "~data/session-events";
 import { CheckCard } from "./check-card";
 import { CheckList } from "./check-list";
 import { Found } from "./found";
@@ -46,7 +46,7 @@ export default function Table({ loaderData }: Route.ComponentProps) {
 const quietMs = 1200;
 
 function Run({ clientId, visit, events: stored, earlier }: Route.ComponentProps["loaderData"]) {
-  const { events, add, online, unsent, refused } = useOutbox<TableEvent>(
+  const { events, add, online, unsent, refused } = useOutbox<PressedEvent>(
     `ember-table-${visit.id}`,
     `/clients/${clientId}/table/${visit.id}`,
     stored,

@@ -1,0 +1,180 @@
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import { styled } from "@mui/material/styles";
+import { useMemo, useState } from "react";
+import type { Route } from "./+types/move";
+import type { Moment } from "~core/findings/restriction";
+import { edgesAfter } from "~core/move/edge-of-table";
+import { movementOf, movements } from "~core/move/movements";
+import { rangeOf, rangesAfter } from "~core/move/ranges";
+import { movedOf } from "~app/table.server";
+import { inSession } from "~app/session.server";
+import { visitOf } from "~app/routes/client/workspace.server";
+import { MomentToggle } from "~app/ui/moment-toggle";
+import { useOutbox } from "~app/ui/use-outbox";
+import { getClient } from "~data/clients";
+import { logOf, type PressedEvent } from "~data/session-events";
+import { EdgeCard } from "./edge-card";
+import { RangeCard } from "./range-card";
+import { RangesFound } from "./ranges-found";
+import { rangeWords } from "./words";
+
+export const handle = { slim: true };
+
+export function loader({ request, params, context }: Route.LoaderArgs) {
+  return inSession(context, async ({ tx }) => {
+    const client = await getClient(tx, params.clientId);
+    const { visit, visits } = await visitOf(tx, client.id, request);
+    return {
+      clientId: client.id,
+      visit,
+      events: await logOf(tx, "table_event", visit.id),
+      earlier: (
+        await movedOf(
+          tx,
+          visits.filter(({ ordinal }) => ordinal < visit.ordinal),
+        )
+      ).at(-1),
+    };
+  });
+}
+
+export default function Move({ loaderData }: Route.ComponentProps) {
+  // another visit is another log
+  return <Ranges key={loaderData.visit.id} {...loaderData} />;
+}
+
+const edgeKey = "edge";
+const quietMs = 1200;
+
+const List = styled("nav")(({ theme: { tokens } }) => ({
+  "& h3": { fontSize: 13.5, margin: "8px 8px 4px", color: tokens.inkSoft, fontWeight: 650 },
+  "& button": {
+    font: "inherit",
+    fontSize: 14,
+    color: tokens.ink,
+    background: "none",
+    border: 0,
+    borderLeft: "3px solid transparent",
+    width: "100%",
+    minHeight: 40,
+    padding: "4px 8px",
+    textAlign: "left",
+    cursor: "pointer",
+    display: "block",
+    "&:hover": { background: tokens.band },
+    "&:focus-visible": { outline: `2px solid ${tokens.ember}`, outlineOffset: -2 },
+    "&[aria-current]": { background: tokens.emberWash, borderLeftColor: tokens.ember, fontWeight: 650 },
+    "& small": { display: "block", fontSize: 13, color: tokens.inkSoft, fontWeight: 400 },
+  },
+}));
+
+function Ranges({ clientId, visit, events: stored, earlier }: Route.ComponentProps["loaderData"]) {
+  // one log with the table, and one box for what waits to be sent
+  const { events, add, online, unsent, refused } = useOutbox<PressedEvent>(
+    `ember-table-${visit.id}`,
+    `/clients/${clientId}/table/${visit.id}`,
+    stored,
+    quietMs,
+  );
+  const [moment, setMoment] = useState<Moment>("before");
+  const [key, setKey] = useState(movements[0]!.key);
+  const ranges = useMemo(() => rangesAfter(events).map(rangeOf), [events]);
+  const edges = useMemo(() => edgesAfter(events), [events]);
+  const before = useMemo(
+    () => (earlier?.ranges ?? []).filter((taken) => taken.moment === "before").map(rangeOf),
+    [earlier],
+  );
+  const now = ranges.filter(({ taken }) => taken.moment === moment);
+  const groups = [...new Set(movements.map(({ group }) => group))];
+  return (
+    <Box
+      sx={{
+        display: "grid",
+        gridTemplateColumns: { xs: "1fr", sm: "230px minmax(0, 1fr)", md: "280px minmax(0, 1fr)" },
+      }}
+    >
+      <Box
+        sx={(t) => ({
+          bgcolor: "background.paper",
+          borderRight: { sm: `1px solid ${t.tokens.line}` },
+          order: { xs: 1, sm: 0 },
+          p: 1.5,
+          height: { sm: "calc(100dvh - 132px)" },
+          overflowY: { sm: "auto" },
+        })}
+      >
+        <List aria-label="Movements">
+          {groups.map((group) => (
+            <section key={group}>
+              <h3>{group}</h3>
+              {movements
+                .filter((movement) => movement.group === group)
+                .map((movement) => {
+                  const own = now.filter((range) => range.movement === movement);
+                  return (
+                    <button
+                      key={movement.key}
+                      type="button"
+                      aria-current={movement.key === key ? "true" : undefined}
+                      onClick={() => setKey(movement.key)}
+                    >
+                      {movement.name}
+                      {own.length > 0 && <small>{own.map(rangeWords).join("; ")}</small>}
+                    </button>
+                  );
+                })}
+              {group === "Hip" && (
+                <button
+                  type="button"
+                  aria-current={key === edgeKey ? "true" : undefined}
+                  onClick={() => setKey(edgeKey)}
+                >
+                  Hip at the edge of the table
+                  {edges.some((each) => each.moment === moment) && <small>angles taken</small>}
+                </button>
+              )}
+            </section>
+          ))}
+        </List>
+      </Box>
+      <Box sx={{ p: { xs: 2, sm: 3 }, minWidth: 0 }}>
+        <Box sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap", mb: 1 }}>
+          <Typography variant="h2" sx={{ flex: "1 0 auto" }}>
+            Ranges
+          </Typography>
+          <MomentToggle moment={moment} visit={visit.ordinal} set={setMoment} />
+        </Box>
+        <Typography
+          role="status"
+          sx={(t) => ({ fontSize: 13.5, color: refused ? t.tokens.clay : "text.secondary", minHeight: 22 })}
+        >
+          {refused ??
+            (unsent === 0
+              ? ""
+              : online
+                ? "Being kept …"
+                : `${unsent} not sent yet: kept here, and sent when the network is back.`)}
+        </Typography>
+        {key === edgeKey ? (
+          <EdgeCard moment={moment} edges={edges} keep={(body) => add({ kind: "edge", body })} />
+        ) : (
+          <RangeCard
+            key={key}
+            movement={movementOf(key)}
+            clientId={clientId}
+            moment={moment}
+            now={now.filter(({ movement }) => movement.key === key)}
+            earlier={before.filter(({ movement }) => movement.key === key)}
+            keep={(body) => add({ kind: "range", body })}
+          />
+        )}
+        <RangesFound
+          before={ranges.filter(({ taken }) => taken.moment === "before")}
+          after={ranges.filter(({ taken }) => taken.moment === "after")}
+          earlier={earlier ? { visit: earlier.visit, ranges: before } : undefined}
+        />
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,100 @@
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import type { ReactNode } from "react";
+import { asymmetries, compareRanges, hardAndPainful, missing, type Judged, type Range } from "~core/move/ranges";
+import { movementOf } from "~core/move/movements";
+import { sideWord, unitOf } from "./words";
+
+const round = (value: number) => String(Math.round(value * 10) / 10);
+const signed = (value: number) => `${value > 0 ? "+" : value < 0 ? "−" : ""}${round(Math.abs(value))}`;
+const differs = ({ difference, band }: Judged, of: Range) =>
+  `${signed(difference)} ±${round(band)}${unitOf(of.movement)}`;
+const which = ({ movement, taken }: Range) =>
+  `${movement.name}${taken.side ? `, ${sideWord[taken.side]}` : ""}${taken.drive === "passive" ? ", passive" : ""}`;
+
+type Compared = ReturnType<typeof compareRanges>[number];
+const verdictOf = ({ verdict, towards }: Compared) =>
+  verdict === "cannot be told"
+    ? verdict
+    : `${verdict}, ${towards ? "nearer to the reference" : "not nearer to the reference"}`;
+
+/** What the ranges say: how the sides differ, what the work changed, and what changed since the visit before. */
+export function RangesFound({
+  before,
+  after,
+  earlier,
+}: {
+  before: readonly Range[];
+  after: readonly Range[];
+  earlier: { visit: number; ranges: readonly Range[] } | undefined;
+}) {
+  const sides = asymmetries(before);
+  const worked = compareRanges(before, after);
+  const since = earlier ? compareRanges(earlier.ranges, before) : [];
+  const short = before.filter((range) => missing(range) > 0);
+  const hard = hardAndPainful([...before, ...after].map(({ taken }) => taken));
+  if (before.length + after.length === 0) return null;
+  return (
+    <Box sx={{ maxWidth: 820 }}>
+      {hard.length > 0 && (
+        <Typography sx={(t) => ({ color: t.tokens.amber, mb: 1.5 })}>
+          {hard
+            .map(({ movement, side }) => `${movementOf(movement).name}${side ? `, ${sideWord[side]}` : ""}`)
+            .join("; ")}{" "}
+          ended hard or empty and hurt: no levers and no end-range stretch there until it is known why. The plan keeps
+          to it.
+        </Typography>
+      )}
+      <Part title="Sides differ" list={sides}>
+        {(each) => (
+          <>
+            {each.left.movement.name}
+            {each.left.taken.drive === "passive" ? ", passive" : ""}: left {round(each.left.value)}, right{" "}
+            {round(each.right.value)}; left less right {differs(each, each.left)} ({each.verdict})
+          </>
+        )}
+      </Part>
+      <Part title="Before and after the work" list={worked}>
+        {(each) => (
+          <>
+            {which(each.first)}: {round(each.first.value)} → {round(each.second.value)}, {differs(each, each.first)} (
+            {verdictOf(each)})
+          </>
+        )}
+      </Part>
+      <Part title={`Since visit ${earlier?.visit}`} list={since}>
+        {(each) => (
+          <>
+            {which(each.first)}: {round(each.first.value)} → {round(each.second.value)}, {differs(each, each.first)} (
+            {verdictOf(each)})
+          </>
+        )}
+      </Part>
+      <Part title="Short of the reference" list={short}>
+        {(each) => (
+          <>
+            {which(each)}: {round(missing(each))}
+            {unitOf(each.movement)} are missing to {each.movement.reference}
+            {unitOf(each.movement)}
+          </>
+        )}
+      </Part>
+    </Box>
+  );
+}
+
+function Part<T>({ title, list, children }: { title: string; list: readonly T[]; children: (each: T) => ReactNode }) {
+  if (list.length === 0) return null;
+  return (
+    <Box component="section" aria-label={title} sx={{ mb: 2 }}>
+      <Typography variant="h3" sx={{ mb: 0.5 }}>
+        {title}
+      </Typography>
+      <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+        {list.map((each, i) => (
+          <li key={i}>{children(each)}</li>
+        ))}
+      </Box>
+    </Box>
+  );
+}
