@@ -1,7 +1,7 @@
 import type { Client } from "~core/client";
 import type { IsoDay } from "~core/days";
 import { usualSchool } from "~core/screening/facts";
-import { scarCautions, skinCautions } from "~core/screening/found";
+import { rangeCautions, scarCautions, skinCautions } from "~core/screening/found";
 import { judge, type Judged } from "~core/screening/outcome";
 import { screen } from "~core/screening/screen";
 import { today } from "~app/today.server";
@@ -12,7 +12,8 @@ import type { Practitioner } from "~data/practitioners";
 import { answersOf, decisionsOf } from "~data/screening";
 import { scarsOf, scarsTold } from "~data/scars";
 import { skinOf } from "~data/skin";
-import type { Visit } from "~data/visits";
+import { listVisits, type Visit } from "~data/visits";
+import { movedOf } from "./table.server";
 
 /** Every caution about a client with what was decided about it, for every day at once: `acting` picks a day's. */
 export async function judgedOf(
@@ -37,6 +38,11 @@ export async function judgedOf(
     ...known(await skinOf(tx, client.id)).flatMap((skin) =>
       skinCautions(skin).map((caution) => ({ ...caution, factAt: skin.at })),
     ),
+    // its day is part of its key: a later finding needs a decision of its own
+    ...rangeCautions(await movedOf(tx, await listVisits(tx, client.id), then)).map((caution) => ({
+      ...caution,
+      factAt: "",
+    })),
   ];
   const decisions = known(await decisionsOf(tx, client.id));
   return judge([...screen(facts), ...found], decisions);

@@ -5,10 +5,11 @@ import type { Tx } from "~data/database";
 import { eventsOfVisits } from "~data/session-events";
 import type { Visit } from "~data/visits";
 
-/** What was moved at each of a client's visits. */
+/** What was moved at each of a client's visits; pressed until a moment (ISO), when given. */
 export async function movedOf(
   tx: Tx,
   visits: readonly Visit[],
+  until?: string,
 ): Promise<{ visit: number; on: string; ranges: Taken[]; edges: EdgeTaken[] }[]> {
   const logs = await eventsOfVisits(
     tx,
@@ -16,7 +17,7 @@ export async function movedOf(
     "table_event",
   );
   return visits.flatMap(({ id, ordinal, onDate }) => {
-    const events = logs.get(id) ?? [];
+    const events = (logs.get(id) ?? []).filter(({ at }) => !until || at <= until);
     const [ranges, edges] = [rangesAfter(events), edgesAfter(events)];
     return ranges.length + edges.length > 0 ? [{ visit: ordinal, on: onDate, ranges, edges }] : [];
   });

@@ -27,6 +27,7 @@ const screens: [path: string, act: (page: Page) => Locator][] = [
   [`/clients/${ruben}/assess/touch`, (page) => page.getByText("front", { exact: true })],
   [`/clients/${ruben}/assess/summary`, (page) => page.getByRole("button", { name: "Print" })],
   [`/clients/${ruben}/assess/table`, (page) => page.getByRole("button", { name: /next$/i })],
+  [`/clients/${ruben}/assess/move`, (page) => page.getByRole("button", { name: /^Hear 3 in a row/ }).first()],
   [`/clients/${ruben}/assess/points`, (page) => page.getByRole("button", { name: "Add a point" })],
   [`/clients/${ruben}/assess/scars`, (page) => page.getByRole("button", { name: "Add a scar" })],
   [`/clients/${maribel}/assess/listen`, (page) => page.getByRole("group", { name: "Left quality" })],

@@ -110,3 +110,53 @@ test("what is no answer is refused by field, rule and value, and holds up nothin
   const other = await send(page, `${home}/table/${visitId}`, [{ ...good, body: { ...good.body, value: 2 } }]);
   expect(other).toMatchObject({ status: 422, text: expect.stringContaining("stands for something else") });
 });
+
+test("ranges are heard three in a row and typed, judged by their error, and a hard painful end keeps levers out", async ({
+  page,
+  context,
+}) => {
+  await signIn(page);
+  const home = await newClient(page, "On The Move");
+  const visitId = await firstVisit(home.split("/").at(-1)!);
+  const kept = () =>
+    inKiln(async (tx) => Number((await tx("table_event").where({ visit_id: visitId }).count("* as n"))[0]!.n));
+  await page.goto(`${home}/assess/move`);
+  const [left, right] = [page.getByRole("group", { name: "Left" }), page.getByRole("group", { name: "Right" })];
+  await left.getByRole("button", { name: "Hear 3 in a row" }).click();
+  await expect(left.getByRole("status")).toContainText(/: \d+(\.\d)? ±\d(\.\d)?°, mean of 3/);
+  await expect(left.getByRole("button", { name: "Hear 3 in a row" })).toBeVisible();
+  await context.setOffline(true);
+  await right.getByLabel("Typed, °").fill("400");
+  await expect(page.getByText("Neck, turning: from -40 to 220, got 400.")).toBeVisible();
+  for (const value of ["41", "42", "40"]) {
+    await right.getByLabel("Typed, °").fill(value);
+    await page.keyboard.press("Enter");
+  }
+  await expect(right.getByRole("status")).toContainText("41 ±3.3°, mean of 3");
+  await expect(page.getByText(/not sent yet: kept here/)).toBeVisible();
+  await expect(page.getByRole("region", { name: "Sides differ" })).toContainText(/\(clear\)/);
+  await context.setOffline(false);
+  await right.getByLabel("It ended").click();
+  await page.getByRole("option", { name: /^hard/ }).click();
+  await right.getByLabel(/^Pain at the end/).click();
+  await page.getByRole("option", { name: "4", exact: true }).click();
+  await expect(page.getByText(/ended hard or empty and hurt/)).toBeVisible();
+  await accessible(page);
+  await expect.poll(kept).toBe(8);
+  await page.reload();
+  await expect(right.getByRole("status")).toContainText("41 ±3.3°, mean of 3");
+  await expect(page.getByText("Ends hard: neck, turning, right")).toBeVisible();
+
+  await page.getByRole("button", { name: "Hip at the edge of the table" }).click();
+  const leg = page.getByRole("group", { name: "Left leg" });
+  await leg.getByLabel("Thigh above the table, °").fill("15");
+  await leg.getByLabel("Knee from straight, °").fill("60");
+  await leg.getByLabel("Thigh drifts outward, °").fill("30");
+  await page.keyboard.press("Enter");
+  await expect(leg.getByRole("status")).toHaveText(
+    /Short: outer band by 15°\. The thigh is up: hold the knee straight/,
+  );
+  await leg.getByLabel(/^Thigh, knee held straight/).fill("0");
+  await page.keyboard.press("Enter");
+  await expect(leg.getByRole("status")).toHaveText("Short: rectus femoris by 35°, outer band by 15°.");
+});

@@ -3,7 +3,8 @@ import { plusDays } from "../days";
 import { scarDays, scarWork } from "../findings/scar";
 import type { SkinFound } from "../findings/skin";
 import { catalogue } from "../techniques/catalogue";
-import { scarCautions, skinCautions } from "./found";
+import type { Taken } from "../move/ranges";
+import { rangeCautions, scarCautions, skinCautions } from "./found";
 import { isActive } from "./outcome";
 import { verdictOn } from "./verdict";
 
@@ -66,5 +67,37 @@ describe("a recorded scar", () => {
     const scope = scarCautions({ ...scar, since: null })[0]!.scope!;
     expect(scope.places).toEqual(expect.arrayContaining(["lower-belly", "groin"]));
     expect(scope.side).toBe("R");
+  });
+});
+
+describe("a range that ended hard and hurt", () => {
+  const hip = (change: Partial<Taken> = {}): Taken => ({
+    moment: "before",
+    movement: "hip-inward",
+    side: "R",
+    drive: "passive",
+    values: [20],
+    endFeel: "hard",
+    pain: 4,
+    ...change,
+  });
+  const at = (on: string, ...ranges: Taken[]) => ({ on, ranges });
+  it("takes levers and end-range stretch of its joint out, on its side, for six weeks at most", () => {
+    const [caution] = rangeCautions([at("2026-03-02", hip())]);
+    expect(caution).toMatchObject({
+      kind: "exclude",
+      scope: { joints: ["hip-joint"], tags: ["lever", "end range"], side: "R" },
+      until: "2026-04-13",
+    });
+    expect(caution!.reason).toMatch(/^Hip, turned inward, right ended hard and hurt, 4 of 10/);
+  });
+  it("is over once the same range ends otherwise, and is none without pain or with a stretch", () => {
+    expect(rangeCautions([at("2026-03-02", hip()), at("2026-03-12", hip({ endFeel: "firm", pain: 2 }))])).toEqual([]);
+    expect(rangeCautions([at("2026-03-02", hip(), hip({ moment: "after", endFeel: "firm" }))])).toEqual([]);
+    expect(rangeCautions([at("2026-03-02", hip({ pain: 0 }))])).toEqual([]);
+    // not asked how it ended: what was told before stands
+    expect(rangeCautions([at("2026-03-02", hip()), at("2026-03-12", hip({ endFeel: null, pain: null }))])).toHaveLength(
+      1,
+    );
   });
 });

@@ -2,6 +2,8 @@ import { placeNames, withNeighbours } from "../anatomy/places";
 import { plusDays } from "../days";
 import { scarDays, type Scar } from "../findings/scar";
 import { afterWords, restsUntil, skinPlace, skinWords, type SkinFound } from "../findings/skin";
+import { movementOf } from "../move/movements";
+import { hardAndPainful, type Taken } from "../move/ranges";
 import type { Outcome } from "./outcome";
 
 /** The caution of a mark: its place is out until the mark is gone, two days at least; none where nothing rests. */
@@ -68,4 +70,36 @@ export function scarCautions(scar: Pick<Scar, "id" | "places" | "side" | "since"
         : "A scar of unknown age, and what is near it, is worked gently until its age is known.",
     },
   ];
+}
+
+/** Days that a range which ended hard and hurt is kept from levers: until it is looked at again at a later visit, at most. */
+export const hardRangeDays = 42;
+
+/**
+ * The cautions of ranges that ended hard or empty and hurt (`on`: the day of the visit): no levers and no end-range stretch of
+ * those joints. A later look at the same range without it ends them; so do six weeks. Common practice; check local codes.
+ */
+export function rangeCautions(visits: readonly { on: string; ranges: readonly Taken[] }[]): Outcome[] {
+  const latest = new Map<string, { on: string; taken: Taken }>();
+  for (const { on, ranges } of visits)
+    for (const moment of ["before", "after"] as const)
+      for (const taken of ranges.filter((each) => each.moment === moment && each.endFeel !== null))
+        latest.set(`${taken.movement} ${taken.side} ${taken.drive}`, { on, taken });
+  return [...latest].flatMap(([slot, { on, taken }]): Outcome[] => {
+    if (hardAndPainful([taken]).length === 0) return [];
+    const { name, joints } = movementOf(taken.movement);
+    const side = taken.side === null ? "" : taken.side === "L" ? ", left" : ", right";
+    return [
+      {
+        // found again on another day it is another matter
+        key: `range ${slot} ${on}`,
+        kind: "exclude",
+        title: `Ends ${taken.endFeel!}: ${name.toLowerCase()}${side}`,
+        reason: `${name}${side} ended ${taken.endFeel!} and hurt, ${taken.pain} of 10: levers and end-range stretch wait until it is known why.`,
+        scope: { joints, tags: ["lever", "end range"], ...(taken.side ? { side: taken.side } : {}) },
+        until: plusDays(on, hardRangeDays),
+        origin: "history",
+      },
+    ];
+  });
 }

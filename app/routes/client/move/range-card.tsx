@@ -177,7 +177,7 @@ function OneSide({
         </Button>
       )}
       <TextField
-        label={`Typed,${unitOf(movement)}`}
+        label={`Typed, ${unitOf(movement).trim()}`}
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
         onKeyDown={(event) => {

@@ -3,6 +3,7 @@ import Typography from "@mui/material/Typography";
 import type { ReactNode } from "react";
 import { asymmetries, compareRanges, hardAndPainful, missing, type Judged, type Range } from "~core/move/ranges";
 import { movementOf } from "~core/move/movements";
+import { z95 } from "~core/units";
 import { sideWord, unitOf } from "./words";
 
 const round = (value: number) => String(Math.round(value * 10) / 10);
@@ -73,9 +74,10 @@ export function RangesFound({
       <Part title="Short of the reference" list={short}>
         {(each) => (
           <>
-            {which(each)}: {round(missing(each))}
-            {unitOf(each.movement)} are missing to {each.movement.reference}
+            {which(each)}: {round(missing(each))} ±{round(z95 * each.se)}
+            {unitOf(each.movement)} to {each.movement.reference}
             {unitOf(each.movement)}
+            {missing(each) <= z95 * each.se && ", within its error"}
           </>
         )}
       </Part>
