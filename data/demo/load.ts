@@ -2,6 +2,7 @@ import { addDays, format, parseISO } from "date-fns";
 import type { Knex } from "knex";
 import { seeded, seedOf, type Random } from "../../core/random";
 import type { Moment } from "../../core/findings/restriction";
+import type { Taken } from "../../core/move/ranges";
 import type { TableEvent } from "../../core/table/answers";
 import type { Side } from "../../core/units";
 import type { Listening, StationKey } from "../../core/light-touch/stations";
@@ -43,6 +44,7 @@ import {
   leontine,
   ruben,
   rubenPoint,
+  rubenRanges,
   rubenScar,
   rubenTable,
   type Person,
@@ -104,6 +106,13 @@ async function loadPerson(tx: Tx, person: Person, today: string): Promise<void> 
     await addTriggerPoint(tx, person.id, point);
     for (const { visit, moment, ...felt } of pressed)
       await feelPoint(tx, person.id, { pointId: point.id, visitId: visits[visit - 1]!.id, moment }, felt, null);
+    for (const { visit, moment, movement, ...sides } of rubenRanges)
+      for (const side of ["L", "R"] as const) {
+        const at = visits[visit - 1]!;
+        const body: Taken = { moment, movement, side, drive: "active", values: sides[side], endFeel: "firm", pain: 0 };
+        const id = demoId(`${at.id} ${moment} ${movement} ${side}`);
+        await appendEvents(tx, at.id, [{ id, at: `${at.onDate}T09:30:00.000Z`, kind: "range", body }], "table_event");
+      }
     for (const { visit, ...heard } of rubenTable) await loadTable(tx, visits[visit - 1]!, heard);
     for (const { visit, moment, slides, lift } of roses)
       await feelScar(

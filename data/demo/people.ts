@@ -158,6 +158,15 @@ export const rubenTable: { visit: number; before: Heard; after: Heard }[] = [
   },
 ];
 
+/** How far his neck turned and his straight legs came up, each taken three times. */
+export const rubenRanges: { visit: number; moment: "before" | "after"; movement: string; L: number[]; R: number[] }[] =
+  [
+    { visit: 1, moment: "before", movement: "neck-rotation", L: [66, 64, 67], R: [54, 52, 55] },
+    { visit: 1, moment: "before", movement: "leg-raise", L: [61, 60, 63], R: [56, 58, 57] },
+    { visit: 4, moment: "before", movement: "neck-rotation", L: [67, 69, 68], R: [62, 60, 63] },
+    { visit: 4, moment: "after", movement: "neck-rotation", L: [69, 70, 68], R: [68, 70, 69] },
+  ];
+
 /** The tender point in his right upper trapezius: felt at the temple, and less tender from visit to visit. */
 export const rubenPoint: TriggerPoint = {
   id: "5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a5d01",

@@ -18,7 +18,7 @@ import { stanceLine } from "~core/measure/stance-line";
 import { viewName, views, type View } from "~core/measure/view";
 import { structureOf } from "~core/anatomy/structures";
 import { inSession } from "~app/session.server";
-import { tableOf } from "~app/table.server";
+import { movedOf, tableOf } from "~app/table.server";
 import { visitOf } from "~app/routes/client/workspace.server";
 import { changeColour } from "~app/ui/change-colour";
 import { Empty } from "~app/ui/page";
@@ -28,6 +28,7 @@ import { measurementsOf } from "~data/measurements";
 import { ownFigures } from "~app/own-figures.server";
 import { photosOfClient } from "~data/photos";
 import { StanceOverlay } from "~app/ui/stance-overlay";
+import { MoveChange } from "./move-change";
 import { TableChange } from "./table-change";
 import { changeBar } from "./change-layout";
 import { summarise } from "~core/change/summary";
@@ -38,6 +39,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
     const { visit, visits } = await visitOf(tx, client.id, request);
     return {
       table: await tableOf(tx, visits),
+      moved: await movedOf(tx, visits),
       clientId: client.id,
       ordinal: visit.ordinal,
       photos: await photosOfClient(tx, client.id),
@@ -51,7 +53,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
 const momentName = (moment: MomentReadings) => `${moment.moment} visit ${moment.ordinal}`;
 
 export default function Change({
-  loaderData: { clientId, ordinal, photos, byHand, figures, restrictions, table },
+  loaderData: { clientId, ordinal, photos, byHand, figures, restrictions, table, moved },
 }: Route.ComponentProps) {
   const [params, setParams] = useSearchParams();
   const moments = momentsOf(photos, byHand, readBy(figures), figures);
@@ -74,6 +76,7 @@ export default function Change({
           that is.
         </Empty>
         <TableChange table={table} first={{ ordinal, moment: "before" }} second={{ ordinal, moment: "after" }} />
+        <MoveChange moved={moved} first={{ ordinal, moment: "before" }} second={{ ordinal, moment: "after" }} />
       </Box>
     );
 
@@ -177,6 +180,7 @@ export default function Change({
           </>
         )}
         <TableChange table={table} first={first} second={second} />
+        <MoveChange moved={moved} first={first} second={second} />
         {graded.length > 0 && (
           <>
             <Typography variant="h3" component="h3" sx={{ mt: 2.5 }}>

@@ -1,23 +1,10 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import type { ReactNode } from "react";
-import { asymmetries, compareRanges, hardAndPainful, missing, type Judged, type Range } from "~core/move/ranges";
+import { asymmetries, compareRanges, hardAndPainful, missing, type Range } from "~core/move/ranges";
 import { movementOf } from "~core/move/movements";
 import { z95 } from "~core/units";
-import { sideWord, unitOf } from "./words";
-
-const round = (value: number) => String(Math.round(value * 10) / 10);
-const signed = (value: number) => `${value > 0 ? "+" : value < 0 ? "−" : ""}${round(Math.abs(value))}`;
-const differs = ({ difference, band }: Judged, of: Range) =>
-  `${signed(difference)} ±${round(band)}${unitOf(of.movement)}`;
-const which = ({ movement, taken }: Range) =>
-  `${movement.name}${taken.side ? `, ${sideWord[taken.side]}` : ""}${taken.drive === "passive" ? ", passive" : ""}`;
-
-type Compared = ReturnType<typeof compareRanges>[number];
-const verdictOf = ({ verdict, towards }: Compared) =>
-  verdict === "cannot be told"
-    ? verdict
-    : `${verdict}, ${towards ? "nearer to the reference" : "not nearer to the reference"}`;
+import { comparedWords, differenceWords, rangeName, round, sideWord, unitOf } from "./words";
 
 /** What the ranges say: how the sides differ, what the work changed, and what changed since the visit before. */
 export function RangesFound({
@@ -51,30 +38,20 @@ export function RangesFound({
           <>
             {each.left.movement.name}
             {each.left.taken.drive === "passive" ? ", passive" : ""}: left {round(each.left.value)}, right{" "}
-            {round(each.right.value)}; left less right {differs(each, each.left)} ({each.verdict})
+            {round(each.right.value)}; left less right {differenceWords(each, each.left)} ({each.verdict})
           </>
         )}
       </Part>
       <Part title="Before and after the work" list={worked}>
-        {(each) => (
-          <>
-            {which(each.first)}: {round(each.first.value)} → {round(each.second.value)}, {differs(each, each.first)} (
-            {verdictOf(each)})
-          </>
-        )}
+        {(each) => `${rangeName(each.second)}: ${comparedWords(each)}`}
       </Part>
       <Part title={`Since visit ${earlier?.visit}`} list={since}>
-        {(each) => (
-          <>
-            {which(each.first)}: {round(each.first.value)} → {round(each.second.value)}, {differs(each, each.first)} (
-            {verdictOf(each)})
-          </>
-        )}
+        {(each) => `${rangeName(each.second)}: ${comparedWords(each)}`}
       </Part>
       <Part title="Short of the reference" list={short}>
         {(each) => (
           <>
-            {which(each)}: {round(missing(each))} ±{round(z95 * each.se)}
+            {rangeName(each)}: {round(missing(each))} ±{round(z95 * each.se)}
             {unitOf(each.movement)} to {each.movement.reference}
             {unitOf(each.movement)}
             {missing(each) <= z95 * each.se && ", within its error"}

@@ -14,7 +14,9 @@ import { referralWords } from "~core/findings/trigger-point";
 import { inWorkingOrder, type Lying } from "~core/findings/working-order";
 import { isAnswered } from "~core/table/answers";
 import { compareTable, offBefore, verdictWords, wordsOf } from "~core/table/results";
-import { tableOf } from "~app/table.server";
+import { rangeOf } from "~core/move/ranges";
+import { rangeName, rangeWords } from "~app/routes/client/move/words";
+import { movedOf, tableOf } from "~app/table.server";
 import { inSession } from "~app/session.server";
 import { workedSessions } from "~app/routes/client/plan-input.server";
 import { visitOf } from "~app/routes/client/workspace.server";
@@ -44,6 +46,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
       scars: await scarsOf(tx, client.id),
       skin: await skinOf(tx, client.id),
       table: (await tableOf(tx, [visit]))[0]?.answers ?? [],
+      ranges: (await movedOf(tx, [visit]))[0]?.ranges ?? [],
       // what is planned is not what was done
       steps: visit.status === "closed" ? (worked[visit.ordinal - 1]?.steps ?? []) : [],
     };
@@ -154,6 +157,7 @@ function Where({ visit, restrictions, scars }: Route.ComponentProps["loaderData"
 export default function Summary({ loaderData }: Route.ComponentProps) {
   const { visit, restrictions, steps, table } = loaderData;
   const off = offBefore(table);
+  const moved = loaderData.ranges.map(rangeOf);
   const retested = compareTable({ answers: table, moment: "before" }, { answers: table, moment: "after" });
   const groups = inWorkingOrder(linesOf(loaderData));
   const different = visit.ordinal > 1 ? sinceLast(restrictions, visit.ordinal) : [];
@@ -195,6 +199,17 @@ export default function Summary({ loaderData }: Route.ComponentProps) {
                   key={check.key}
                   name={check.name}
                   what={`${wordsOf(check, table, "before")}${isAnswered(check, table, "after") ? ` → ${wordsOf(check, table, "after")} (${verdictWords(check, retested)})` : "; not looked at again"}`}
+                />
+              ))}
+            </Part>
+          )}
+          {moved.length > 0 && (
+            <Part title="Ranges">
+              {moved.map((range) => (
+                <Entry
+                  key={`${rangeName(range)} ${range.taken.moment}`}
+                  name={`${rangeName(range)}${range.taken.moment === "after" ? ", after" : ""}`}
+                  what={rangeWords(range)}
                 />
               ))}
             </Part>
