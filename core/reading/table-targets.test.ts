@@ -48,3 +48,41 @@ describe("targets from the table", () => {
     expect(places).toContain("quadratus-lumborum R");
   });
 });
+
+describe("every check that asks for work", () => {
+  const lead = (check: string, value: number, side: "L" | "R" | null, way: "hand" | "measured" = "hand") =>
+    targetsOfTable([at(1, { check, value, side, way })]).map(
+      (target) => `${target.structures!.join(" ")} ${target.side}`,
+    );
+  // common practice, the judgements of the trade: what stands out, and what is worked for it
+  it.each([
+    ["malleoli", 2, null, ["quadratus-lumborum L", "hip-rotators L"]],
+    ["shoulder-height", 2, null, ["upper-trapezius levator-scapulae L", "latissimus R"]],
+    ["high-neck", 2, null, ["splenius L"]],
+    ["high-t-mid", 2, null, ["thoracic-erectors thoracic-groove L"]],
+    ["high-l-low", 2, null, ["lumbar-erectors multifidus-groove L"]],
+    ["rock-l-low", 2, "L", ["multifidus-groove L"]],
+    ["rock-neck", 2, "L", ["splenius L"]],
+    ["rib-spring-front", 2, "L", ["rib-spaces L"]],
+    ["rib-spring-back", 2, "L", ["thoracic-erectors L"]],
+    ["ridge", 2, "L", ["subscapularis L"]],
+  ] as const)("%s leads to what usually holds it, and mirrors", (check, value, side, wanted) => {
+    expect(lead(check, value, side)).toEqual(wanted);
+    const mirror = wanted.map((each) => each.replace(/ [LR]$/, (end) => (end === " L" ? " R" : " L")));
+    expect(side === null ? lead(check, -value, null) : lead(check, value, "R")).toEqual(mirror);
+    expect(lead(check, 0, side)).toEqual([]);
+  });
+
+  it("opens the front for shoulders that roll in and blades that stand wide", () => {
+    expect(lead("shoulder-point", 40, "R", "measured")).toEqual(["pectoralis-minor R"]);
+    expect(lead("shoulder-point", 24, "R", "measured")).toEqual([]);
+    expect(lead("blade-rest", 95, "L", "measured")).toEqual(["pectoralis-minor L"]);
+  });
+
+  it("works the breath where it moves wrongly, on both sides", () => {
+    expect(lead("breath-path", 1, null)).toEqual([]);
+    expect(lead("breath-path", 2, null)).toEqual(["scalenes both", "diaphragm both"]);
+    expect(lead("chest-expansion", 20, null, "measured")).toEqual(["rib-spaces diaphragm both"]);
+    expect(lead("chest-expansion", 60, null, "measured")).toEqual([]);
+  });
+});

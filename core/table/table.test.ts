@@ -4,7 +4,7 @@ import { answersAfter, faultOf, isAnswered, nextOpen, type Answer, type Pressed,
 import { checkOf, checks, lyings, segmentGroups } from "./checks";
 import { couplings, readCoupling, type EvensIn } from "./coupled-motion";
 import { readLegs } from "./leg-difference";
-import { byLying, compareTable, isOff, offBefore, openRetests, runOf, wordsOf } from "./results";
+import { byLying, compareTable, isOff, latestOf, offBefore, openRetests, runOf, tableNote, wordsOf } from "./results";
 
 const event = (body: Partial<Pressed> & Pick<Pressed, "check" | "value">, i = 0): TableEvent => ({
   id: `e${i}`,
@@ -269,5 +269,72 @@ describe("coupled motion", () => {
     expect(couplings(whole)).toMatchObject([{ group: "upper lumbar", reading: { type: "first" } }]);
     // what tells how it is held is no finding of its own
     expect(offBefore(whole).map(({ key }) => key)).toEqual(["high-l-upper"]);
+  });
+});
+
+describe("the note of the table", () => {
+  it("says what was off, what the work made of it, and what was not looked at again", () => {
+    expect(tableNote([])).toBe("");
+    expect(tableNote(said({ check: "hip-height", value: 0 }))).toBe("");
+    const before = said({ check: "hip-height", value: 2 }, { check: "high-t-mid", value: -1 });
+    expect(tableNote(before)).toBe("Off and not looked at again: hip height, high side, middle thoracic.");
+    const after = [...before, ...said({ check: "hip-height", moment: "after", value: 0 })];
+    expect(tableNote(after)).toBe(
+      [
+        "At the table.",
+        "Hip height: clearly left high, after even (clear, nearer to even).",
+        "Off and not looked at again: high side, middle thoracic.",
+      ].join("\n"),
+    );
+    const all = [...after, ...said({ check: "high-t-mid", moment: "after", value: -2 })];
+    expect(tableNote(all)).toContain(
+      "High side, middle thoracic: a little right high, after clearly right high (cannot be told).",
+    );
+    expect(tableNote(all)).not.toContain("not looked at again");
+  });
+
+  it("calls what went the other way what it is", () => {
+    const answers = said({ check: "hip-height", value: 1 }, { check: "hip-height", moment: "after", value: 3 });
+    expect(tableNote(answers)).toContain("a little left high, after strongly left high (clear, further from even)");
+  });
+});
+
+describe("the latest of a check", () => {
+  const hip = checkOf("hip-height");
+  const visit = (n: number, ...answers: Answer[]) => ({ visit: n, answers });
+  it("is the latest visit’s, after its work before before it; visits that did not ask are passed over", () => {
+    const [first] = said({ check: "hip-height", value: 2 });
+    const [again] = said({ check: "hip-height", value: 0, moment: "after" });
+    const [other] = said({ check: "malleoli", value: 1 });
+    expect(latestOf(hip, [])).toBeUndefined();
+    expect(latestOf(hip, [visit(1, first!)])).toMatchObject({ moment: "before", at: { visit: 1 } });
+    expect(latestOf(hip, [visit(1, first!, again!)])).toMatchObject({ moment: "after", at: { visit: 1 } });
+    expect(latestOf(hip, [visit(1, first!, again!), visit(2, first!)])).toMatchObject({
+      moment: "before",
+      at: { visit: 2 },
+    });
+    expect(latestOf(hip, [visit(2, first!), visit(1, again!)])).toMatchObject({ at: { visit: 2 } });
+    expect(latestOf(hip, [visit(1, first!), visit(2, other!)])).toMatchObject({ at: { visit: 1 } });
+  });
+});
+
+describe("comparing two visits", () => {
+  it("holds each figure against itself, whatever else was asked, and judges them together", () => {
+    fc.assert(
+      fc.property(fc.array(lawful, { maxLength: 25 }), fc.array(lawful, { maxLength: 25 }), (first, second) => {
+        const [a, b] = [first, second].map((list) =>
+          answersAfter(list.map((body, i) => event({ ...body, moment: "before" }, i))),
+        );
+        const compared = compareTable({ answers: a!, moment: "before" }, { answers: b!, moment: "before" });
+        for (const { before, after } of compared) {
+          expect([before.check.key, before.side, before.way]).toEqual([after.check.key, after.side, after.way]);
+          expect(a).toContainEqual(expect.objectContaining({ check: before.check.key, value: before.value }));
+          expect(b).toContainEqual(expect.objectContaining({ check: after.check.key, value: after.value }));
+        }
+        // turned round, nothing else is clear
+        const back = compareTable({ answers: b!, moment: "before" }, { answers: a!, moment: "before" });
+        expect(back.map(({ verdict }) => verdict)).toEqual(compared.map(({ verdict }) => verdict));
+      }),
+    );
   });
 });
