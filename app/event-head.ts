@@ -10,8 +10,8 @@ export type Refused = { id: string | null; reason: string };
 export function headOf(value: unknown): { id: string; at: string; kind: unknown; body: unknown } | Refused {
   const sent = (typeof value === "object" && value !== null ? value : {}) as Record<string, unknown>;
   if (typeof sent.id !== "string" || !uuid.test(sent.id)) return { id: null, reason: "Event: its id is not valid." };
-  const { id, at, kind, body = {} } = sent;
+  const { id, at, kind } = sent;
   if (typeof at !== "string" || !moment.test(at) || Number.isNaN(Date.parse(at)))
     return { id, reason: "Event: its time is not valid." };
-  return { id, at, kind, body };
+  return { id, at, kind, body: sent.body ?? {} };
 }

@@ -55,8 +55,8 @@ export function edgeFault(angles: EdgeOfTable): string | undefined {
   return undefined;
 }
 
-/** How much a part is short (degrees), or that it is not. `unclear`: which of two it is cannot be told from three angles. */
-export type EdgeReading = { short: Partial<Record<EdgePart, number>>; unclear: string | undefined };
+/** How much a part is short (degrees), or that it is not. `settle`: which of two it is cannot be told from three angles, and this would tell. */
+export type EdgeReading = { short: Partial<Record<EdgePart, number>>; settle: string | undefined };
 
 /** From where on it counts, common practice: thigh on the table, knee at 80° or more, no more than 15° outward. */
 export const edgeUsual = { thigh: 0, knee: 80, drift: 15 } as const;
@@ -77,7 +77,7 @@ export function readEdge({ thigh, knee, drift, thighStraight }: EdgeOfTable): Ed
     beyond(drift - edgeUsual.drift),
   ];
   const short: Partial<Record<EdgePart, number>> = {};
-  let unclear: string | undefined;
+  let settle: string | undefined;
   if (thighStraight !== undefined) {
     const still = beyond(thighStraight - edgeUsual.thigh);
     if (still > 0) short["hip flexor"] = still;
@@ -86,10 +86,10 @@ export function readEdge({ thigh, knee, drift, thighStraight }: EdgeOfTable): Ed
   } else {
     // a thigh that is up may hang on either of the two: only the knee tells them apart
     if (raised > 0)
-      unclear =
+      settle =
         "The thigh is up: hold the knee straight and look again. If it stays up the hip flexor holds it, if it goes down rectus femoris did.";
     else if (straight > 0) short["rectus femoris"] = straight;
   }
   if (outward > 0) short["outer band"] = outward;
-  return { short, unclear };
+  return { short, settle };
 }

@@ -40,8 +40,8 @@ const out: fc.Arbitrary<Outcome> = fc
     side: fc.constantFrom("L" as const, "R" as const, undefined),
     pressure: fc.constantFrom(undefined, 3, 4),
   })
-  .map(({ region, side, pressure }, i): Outcome => ({
-    key: `${region} ${side} ${pressure} ${i}`,
+  .map(({ region, side, pressure }): Outcome => ({
+    key: `${region} ${side} ${pressure}`,
     title: "Found on the day",
     reason: "Found on the day.",
     origin: "history",

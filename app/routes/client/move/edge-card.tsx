@@ -82,7 +82,7 @@ function OneLeg({
       {keys.map((key) => (
         <TextField
           key={key}
-          label={`${edgeNames[key]}, °${key === "thighStraight" ? " (where it is unclear)" : ""}`}
+          label={`${edgeNames[key]}, °${key === "thighStraight" ? " (where three do not tell)" : ""}`}
           value={textOf(key)}
           onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
           onBlur={leave}
@@ -96,10 +96,10 @@ function OneLeg({
             ? [
                 short.length > 0
                   ? `Short: ${short.map((part) => `${part} by ${Math.round(reading.short[part]!)}°`).join(", ")}.`
-                  : reading.unclear
+                  : reading.settle
                     ? ""
                     : "Nothing is short beyond the error of 5°.",
-                reading.unclear ?? "",
+                reading.settle ?? "",
               ]
                 .filter(Boolean)
                 .join(" ")

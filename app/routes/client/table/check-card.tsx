@@ -157,11 +157,11 @@ export function CheckCard({
             gap: 1,
             mt: 2,
             // always under the thumb where the card is longer than the screen
-            position: { xs: "sticky", sm: "static" },
-            bottom: 72,
+            position: "sticky",
+            bottom: { xs: 72, sm: 0 },
             zIndex: 1,
             bgcolor: "background.default",
-            py: { xs: 1, sm: 0 },
+            py: 1,
           }}
         >
           <Button

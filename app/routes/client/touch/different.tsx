@@ -1,12 +1,18 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import { useMemo } from "react";
+import { memo, useMemo } from "react";
 import type { Restriction } from "~core/findings/restriction";
 import { sinceLast } from "~core/findings/since-last";
 import { findingName } from "./finding";
 
 /** What is different from last time, in a few lines; nothing where nothing is. */
-export function Different({ restrictions, visit }: { restrictions: readonly Restriction[]; visit: number }) {
+export const Different = memo(function Different({
+  restrictions,
+  visit,
+}: {
+  restrictions: readonly Restriction[];
+  visit: number;
+}) {
   const rows = useMemo(() => sinceLast(restrictions, visit), [restrictions, visit]);
   if (visit === 1 || rows.length === 0) return null;
   return (
@@ -24,4 +30,4 @@ export function Different({ restrictions, visit }: { restrictions: readonly Rest
       </Box>
     </Box>
   );
-}
+});

@@ -5,7 +5,7 @@ import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
-import { useEffect, useRef } from "react";
+import { memo, useEffect, useRef } from "react";
 import { layerName } from "~core/anatomy/layers";
 import { structureOf } from "~core/anatomy/structures";
 import {
@@ -23,7 +23,7 @@ import type { Finding } from "./finding";
 import { useFelt } from "./use-felt";
 
 /** What is felt at one structure: a press on the grade keeps it, with what was chosen beside it. */
-export function FeltPanel({
+export const FeltPanel = memo(function FeltPanel({
   structure,
   side: first,
   restrictions,
@@ -144,4 +144,4 @@ export function FeltPanel({
       </Box>
     </Box>
   );
-}
+});

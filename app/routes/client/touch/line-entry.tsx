@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
-import { useMemo, useState, type ReactNode } from "react";
+import { memo, useMemo, useState, type ReactNode } from "react";
 import { readLine, spoken } from "~core/findings/read-line";
 import { gradeWords, type Quality, type Restriction } from "~core/findings/restriction";
 import { historyOf } from "~core/findings/restriction";
@@ -10,7 +10,7 @@ import { WhenReady } from "~app/ui/when-ready";
 import { sameSpot, sideFor, type Finding } from "./finding";
 
 /** A finding typed in one line, shown as it will be kept while it is typed; Enter keeps it. */
-export function LineEntry({
+export const LineEntry = memo(function LineEntry({
   restrictions,
   recent,
   lastQuality,
@@ -111,7 +111,7 @@ export function LineEntry({
       </Box>
     </Box>
   );
-}
+});
 
 function Chip({ children, wrong = false }: { children: ReactNode; wrong?: boolean }) {
   return (

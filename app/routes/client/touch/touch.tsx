@@ -3,7 +3,7 @@ import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from "react";
 import { data, useSubmit } from "react-router";
 import type { Route } from "./+types/touch";
 import { placeOf } from "~core/anatomy/places";
@@ -143,6 +143,9 @@ export default function Touch({ loaderData: { visit, today, restrictions, worked
   const [filter, setFilter] = useState<Filter>("all");
   const [spot, setSpot] = useState<Spot | undefined>();
   const [picked, setPicked] = useState<{ structure: string; side: Side | null } | undefined>();
+  // the outline that was pressed is drawn first, its panel with the next breath
+  const panel = useDeferredValue(picked);
+  const placed = useDeferredValue(spot);
   // held: what is felt stands around the finger
   const [held, setHeld] = useState<
     { structure: string; side: Side | null; at: { x: number; y: number } } | undefined
@@ -178,6 +181,16 @@ export default function Touch({ loaderData: { visit, today, restrictions, worked
     setHeld(undefined);
     setUnsure(undefined);
   };
+  // the same to its readers however often the page is drawn: what they show is drawn anew only when it changes
+  const latestKeep = useRef(keep);
+  useEffect(() => {
+    latestKeep.current = keep;
+  });
+  const keepFinding = useCallback((finding: Finding) => latestKeep.current(finding), []);
+  const closePanel = useCallback(() => {
+    setPicked(undefined);
+    setUnsure(undefined);
+  }, []);
   const keepSkin = (found: Pick<SkinFound, "place" | "side" | "response" | "after">) => {
     const id = crypto.randomUUID();
     const name = skinName(found);
@@ -271,7 +284,7 @@ export default function Touch({ loaderData: { visit, today, restrictions, worked
           {undo.failed}
         </Typography>
       )}
-      <LineEntry restrictions={restrictions} recent={recent} lastQuality={lastQuality} keep={keep} />
+      <LineEntry restrictions={restrictions} recent={recent} lastQuality={lastQuality} keep={keepFinding} />
       <Sendings list={sendings} done={(id) => setSendings((before) => before.filter((each) => each.id !== id))} />
       {unsure && (
         <Box role="group" aria-label="Or did you mean" sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mb: 1 }}>
@@ -282,30 +295,27 @@ export default function Touch({ loaderData: { visit, today, restrictions, worked
           ))}
         </Box>
       )}
-      {picked ? (
+      {panel ? (
         <FeltPanel
-          key={`${picked.structure} ${picked.side}`}
-          structure={picked.structure}
-          side={sideFor(structureOf(picked.structure)!, picked.side)}
+          key={`${panel.structure} ${panel.side}`}
+          structure={panel.structure}
+          side={sideFor(structureOf(panel.structure)!, panel.side)}
           restrictions={restrictions}
           lastQuality={lastQuality}
-          keep={keep}
-          close={() => {
-            setPicked(undefined);
-            setUnsure(undefined);
-          }}
+          keep={keepFinding}
+          close={closePanel}
         />
       ) : (
-        spot && (
+        placed && (
           <StructuresHere
-            spot={spot}
-            choose={(structure) => setPicked({ structure, side: spot.side })}
+            spot={placed}
+            choose={(structure) => setPicked({ structure, side: placed.side })}
             close={() => {
               setSpot(undefined);
               setUnsure(undefined);
             }}
           >
-            <SkinHere keep={(response, after) => keepSkin({ ...spot, response, after })} />
+            <SkinHere keep={(response, after) => keepSkin({ ...placed, response, after })} />
           </StructuresHere>
         )
       )}
