@@ -56,13 +56,15 @@ export function RangeCard({
           {movement.name}
         </Typography>
         <Typography sx={{ fontSize: 17, mt: 0.5, mb: 1 }}>{movement.how}</Typography>
-        <Dial
-          ref={live}
-          movement={movement}
-          now={now}
-          earlier={earlier}
-          label={now.length > 0 ? now.map(rangeWords).join("; ") : "Not measured yet"}
-        />
+        <Box sx={{ maxWidth: { xs: 270, lg: 420 } }}>
+          <Dial
+            ref={live}
+            movement={movement}
+            now={now}
+            earlier={earlier}
+            label={now.length > 0 ? now.map(rangeWords).join("; ") : "Not measured yet"}
+          />
+        </Box>
         <Typography sx={{ fontSize: 13.5, color: "text.secondary" }}>
           Green: {movement.lessIsMore ? "down to" : "from"} {movement.reference}
           {unitOf(movement)} ({movement.source}). Pale band: 95 %. Hollow: the visit before. Dashed: passive.

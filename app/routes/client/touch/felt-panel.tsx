@@ -43,11 +43,10 @@ export const FeltPanel = memo(function FeltPanel({
   const { known, side, setSide, quality, setQuality, tenderness, setTenderness, bind, setBind, ease, setEase } = felt;
   const panel = useRef<HTMLDivElement>(null);
   useEffect(() => {
+    // a key that follows at once is meant for the panel
+    panel.current?.querySelector<HTMLElement>("[data-grade]")?.focus({ preventScroll: true });
     // with the next frame, which lays the page out anyway
-    const frame = requestAnimationFrame(() => {
-      panel.current?.scrollIntoView({ block: "nearest" });
-      panel.current?.querySelector<HTMLElement>("[data-grade]")?.focus({ preventScroll: true });
-    });
+    const frame = requestAnimationFrame(() => panel.current?.scrollIntoView({ block: "nearest" }));
     return () => cancelAnimationFrame(frame);
   }, []);
   const way = (label: string, value: Direction, set: (next: Direction) => void) => (

@@ -3,7 +3,7 @@ import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
-import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { data, useSubmit } from "react-router";
 import type { Route } from "./+types/touch";
 import { placeOf } from "~core/anatomy/places";
@@ -143,9 +143,6 @@ export default function Touch({ loaderData: { visit, today, restrictions, worked
   const [filter, setFilter] = useState<Filter>("all");
   const [spot, setSpot] = useState<Spot | undefined>();
   const [picked, setPicked] = useState<{ structure: string; side: Side | null } | undefined>();
-  // the outline that was pressed is drawn first, its panel with the next breath
-  const panel = useDeferredValue(picked);
-  const placed = useDeferredValue(spot);
   // held: what is felt stands around the finger
   const [held, setHeld] = useState<
     { structure: string; side: Side | null; at: { x: number; y: number } } | undefined
@@ -295,27 +292,27 @@ export default function Touch({ loaderData: { visit, today, restrictions, worked
           ))}
         </Box>
       )}
-      {panel ? (
+      {picked ? (
         <FeltPanel
-          key={`${panel.structure} ${panel.side}`}
-          structure={panel.structure}
-          side={sideFor(structureOf(panel.structure)!, panel.side)}
+          key={`${picked.structure} ${picked.side}`}
+          structure={picked.structure}
+          side={sideFor(structureOf(picked.structure)!, picked.side)}
           restrictions={restrictions}
           lastQuality={lastQuality}
           keep={keepFinding}
           close={closePanel}
         />
       ) : (
-        placed && (
+        spot && (
           <StructuresHere
-            spot={placed}
-            choose={(structure) => setPicked({ structure, side: placed.side })}
+            spot={spot}
+            choose={(structure) => setPicked({ structure, side: spot.side })}
             close={() => {
               setSpot(undefined);
               setUnsure(undefined);
             }}
           >
-            <SkinHere keep={(response, after) => keepSkin({ ...placed, response, after })} />
+            <SkinHere keep={(response, after) => keepSkin({ ...spot, response, after })} />
           </StructuresHere>
         )
       )}
