@@ -10,7 +10,7 @@ import { currentEntries, historyVersions } from "~data/history";
 import { preferencesOf } from "~data/preferences";
 import type { Practitioner } from "~data/practitioners";
 import { answersOf, decisionsOf } from "~data/screening";
-import { scarsOf, scarsTold } from "~data/scars";
+import { scarsOf } from "~data/scars";
 import { skinOf } from "~data/skin";
 import { listVisits, type Visit } from "~data/visits";
 import { movedOf } from "./table.server";
@@ -31,10 +31,10 @@ export async function judgedOf(
     preferences: await preferencesOf(tx, client.id),
     school: { ...usualSchool, ...practitioner.settings.school },
   };
-  const told = await scarsTold(tx, client.id);
-  const scars = (await scarsOf(tx, client.id)).map((scar) => ({ ...scar, at: told.get(scar.id)! }));
   const found = [
-    ...known(scars).flatMap((scar) => scarCautions(scar).map((caution) => ({ ...caution, factAt: scar.at }))),
+    ...known(await scarsOf(tx, client.id)).flatMap((scar) =>
+      scarCautions(scar).map((caution) => ({ ...caution, factAt: scar.at })),
+    ),
     ...known(await skinOf(tx, client.id)).flatMap((skin) =>
       skinCautions(skin).map((caution) => ({ ...caution, factAt: skin.at })),
     ),

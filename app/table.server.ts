@@ -15,6 +15,7 @@ export async function movedOf(
     tx,
     visits.map(({ id }) => id),
     "table_event",
+    ["range", "edge"],
   );
   return visits.flatMap(({ id, ordinal, onDate }) => {
     const events = (logs.get(id) ?? []).filter(({ at }) => !until || at <= until);
@@ -29,6 +30,7 @@ export async function tableOf(tx: Tx, visits: readonly Visit[]): Promise<VisitAn
     tx,
     visits.map(({ id }) => id),
     "table_event",
+    ["answer"],
   );
   return visits.flatMap(({ id, ordinal }) => {
     const answers = answersAfter(logs.get(id) ?? []);

@@ -4,8 +4,13 @@ import type { Tx } from "./database";
 import { NotFound } from "./errors";
 import { keep } from "./keep";
 
+export type ScarRecorded = Scar & {
+  /** When its state was told last (ISO): what was decided about it before does not count any more. */
+  at: string;
+};
+
 /** A client's scars in the order they were recorded, each with every test of it; removed ones left out. */
-export async function scarsOf(tx: Tx, clientId: string): Promise<Scar[]> {
+export async function scarsOf(tx: Tx, clientId: string): Promise<ScarRecorded[]> {
   const rows = await tx("scar").where({ client_id: clientId }).whereNull("removed_at").orderBy(["created_at", "id"]);
   const roses = await tx("scar_rose as r")
     .join("visit as v", "v.id", "r.visit_id")
@@ -18,8 +23,9 @@ export async function scarsOf(tx: Tx, clientId: string): Promise<Scar[]> {
       slides: "r.slides",
       lift: "r.lift",
     });
-  return rows.map((row): Scar => ({
+  return rows.map((row): ScarRecorded => ({
     id: row.id,
+    at: ((row.told_at ?? row.created_at) as Date).toISOString(),
     places: row.places,
     side: row.side,
     line: row.line,
@@ -71,12 +77,4 @@ export async function feelScar(
   const key = { scar_id: at.scarId, visit_id: at.visitId, moment: at.moment };
   const row = ({ slides, lift }: RoseFelt) => ({ slides: [...slides], lift });
   await keep(tx, "scar", "scar_rose", key, was ? row(was) : was, row(felt));
-}
-
-/** When each scar's state was told last (ISO): what was decided about it before does not count any more. */
-export async function scarsTold(tx: Tx, clientId: string): Promise<Map<string, string>> {
-  const rows = await tx("scar")
-    .where({ client_id: clientId })
-    .select<{ id: string; at: Date }[]>("id", tx.raw("coalesce(told_at, created_at) as at"));
-  return new Map(rows.map(({ id, at }) => [id, at.toISOString()]));
 }

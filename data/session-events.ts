@@ -29,9 +29,12 @@ export async function eventsOfVisits<L extends Log = "session_event">(
   tx: Tx,
   visitIds: readonly string[],
   log: L = "session_event" as L,
+  /** Only these; all when left out. */
+  kinds?: readonly Logs[L]["kind"][],
 ): Promise<Map<string, Logs[L][]>> {
   const rows = await tx(log)
     .whereIn("visit_id", visitIds)
+    .modify((query) => kinds && void query.whereIn("kind", [...kinds]))
     .orderBy("seq")
     .select("visit_id", "id", "at", "kind", "body");
   const logs = new Map<string, Logs[L][]>();

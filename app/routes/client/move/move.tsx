@@ -1,6 +1,5 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import { styled } from "@mui/material/styles";
 import { useMemo, useState } from "react";
 import type { Route } from "./+types/move";
 import type { Moment } from "~core/findings/restriction";
@@ -11,9 +10,10 @@ import { movedOf } from "~app/table.server";
 import { inSession } from "~app/session.server";
 import { visitOf } from "~app/routes/client/workspace.server";
 import { MomentToggle } from "~app/ui/moment-toggle";
-import { useOutbox } from "~app/ui/use-outbox";
+import { SideList } from "~app/ui/side-list";
+import { Kept, usePressed } from "~app/routes/client/table/use-pressed";
 import { getClient } from "~data/clients";
-import { logOf, type PressedEvent } from "~data/session-events";
+import { logOf } from "~data/session-events";
 import { EdgeCard } from "./edge-card";
 import { RangeCard } from "./range-card";
 import { RangesFound } from "./ranges-found";
@@ -45,38 +45,9 @@ export default function Move({ loaderData }: Route.ComponentProps) {
 }
 
 const edgeKey = "edge";
-const quietMs = 1200;
-
-const List = styled("nav")(({ theme: { tokens } }) => ({
-  "& h3": { fontSize: 13.5, margin: "8px 8px 4px", color: tokens.inkSoft, fontWeight: 650 },
-  "& button": {
-    font: "inherit",
-    fontSize: 14,
-    color: tokens.ink,
-    background: "none",
-    border: 0,
-    borderLeft: "3px solid transparent",
-    width: "100%",
-    minHeight: 40,
-    padding: "4px 8px",
-    textAlign: "left",
-    cursor: "pointer",
-    display: "block",
-    "&:hover": { background: tokens.band },
-    "&:focus-visible": { outline: `2px solid ${tokens.ember}`, outlineOffset: -2 },
-    "&[aria-current]": { background: tokens.emberWash, borderLeftColor: tokens.ember, fontWeight: 650 },
-    "& small": { display: "block", fontSize: 13, color: tokens.inkSoft, fontWeight: 400 },
-  },
-}));
-
 function Ranges({ clientId, visit, events: stored, earlier }: Route.ComponentProps["loaderData"]) {
-  // one log with the table, and one box for what waits to be sent
-  const { events, add, online, unsent, refused } = useOutbox<PressedEvent>(
-    `ember-table-${visit.id}`,
-    `/clients/${clientId}/table/${visit.id}`,
-    stored,
-    quietMs,
-  );
+  const log = usePressed(clientId, visit.id, stored);
+  const { events, add } = log;
   const [moment, setMoment] = useState<Moment>("before");
   const [key, setKey] = useState(movements[0]!.key);
   const ranges = useMemo(() => rangesAfter(events).map(rangeOf), [events]);
@@ -104,7 +75,7 @@ function Ranges({ clientId, visit, events: stored, earlier }: Route.ComponentPro
           overflowY: { sm: "auto" },
         })}
       >
-        <List aria-label="Movements">
+        <SideList aria-label="Movements">
           {groups.map((group) => (
             <section key={group}>
               <h3>{group}</h3>
@@ -136,7 +107,7 @@ function Ranges({ clientId, visit, events: stored, earlier }: Route.ComponentPro
               )}
             </section>
           ))}
-        </List>
+        </SideList>
       </Box>
       <Box sx={{ p: { xs: 2, sm: 3 }, minWidth: 0 }}>
         <Box sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap", mb: 1 }}>
@@ -145,17 +116,7 @@ function Ranges({ clientId, visit, events: stored, earlier }: Route.ComponentPro
           </Typography>
           <MomentToggle moment={moment} visit={visit.ordinal} set={setMoment} />
         </Box>
-        <Typography
-          role="status"
-          sx={(t) => ({ fontSize: 13.5, color: refused ? t.tokens.clay : "text.secondary", minHeight: 22 })}
-        >
-          {refused ??
-            (unsent === 0
-              ? ""
-              : online
-                ? "Being kept …"
-                : `${unsent} not sent yet: kept here, and sent when the network is back.`)}
-        </Typography>
+        <Kept log={log} />
         {key === edgeKey ? (
           <EdgeCard moment={moment} edges={edges} keep={(body) => add({ kind: "edge", body })} />
         ) : (

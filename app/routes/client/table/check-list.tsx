@@ -1,32 +1,9 @@
-import { styled } from "@mui/material/styles";
 import { useEffect, useRef } from "react";
 import type { Moment } from "~core/findings/restriction";
 import { isAnswered, type Answer } from "~core/table/answers";
 import { lyingWords, type Check } from "~core/table/checks";
+import { SideList } from "~app/ui/side-list";
 import { byLying, isOff, wordsOf } from "~core/table/results";
-
-const Group = styled("section")(({ theme: { tokens } }) => ({
-  "& h3": { fontSize: 13.5, margin: "8px 8px 4px", color: tokens.inkSoft, fontWeight: 650 },
-  "& button": {
-    font: "inherit",
-    fontSize: 14,
-    color: tokens.ink,
-    background: "none",
-    border: 0,
-    borderLeft: "3px solid transparent",
-    width: "100%",
-    minHeight: 36,
-    padding: "4px 8px",
-    textAlign: "left",
-    cursor: "pointer",
-    display: "block",
-    "&:hover": { background: tokens.band },
-    "&:focus-visible": { outline: `2px solid ${tokens.ember}`, outlineOffset: -2 },
-    "&[aria-current]": { background: tokens.emberWash, borderLeftColor: tokens.ember, fontWeight: 650 },
-    "& small": { display: "block", fontSize: 13, color: tokens.inkSoft, fontWeight: 400 },
-    "& small.off": { color: tokens.amber },
-  },
-}));
 
 /** Every check of the run, by how the client lies, with what it said: chosen in any order. */
 export function CheckList({
@@ -49,9 +26,9 @@ export function CheckList({
     if (button && frame) frame.scrollTop = button.offsetTop - frame.clientHeight / 2;
   }, [chosen]);
   return (
-    <nav aria-label="Checks">
+    <SideList aria-label="Checks">
       {byLying(list).map(({ lying, list: own }) => (
-        <Group key={lying}>
+        <section key={lying}>
           <h3>{lyingWords[lying].replace(/^./, (first) => first.toUpperCase())}</h3>
           {own.map((check) => {
             const said = wordsOf(check, answers, moment);
@@ -73,8 +50,8 @@ export function CheckList({
               </button>
             );
           })}
-        </Group>
+        </section>
       ))}
-    </nav>
+    </SideList>
   );
 }

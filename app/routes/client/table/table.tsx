@@ -10,12 +10,12 @@ import { inSession } from "~app/session.server";
 import { tableOf } from "~app/table.server";
 import { visitOf } from "~app/routes/client/workspace.server";
 import { MomentToggle } from "~app/ui/moment-toggle";
-import { useOutbox } from "~app/ui/use-outbox";
 import { getClient } from "~data/clients";
-import { logOf, type PressedEvent } from "~data/session-events";
+import { logOf } from "~data/session-events";
 import { CheckCard } from "./check-card";
 import { CheckList } from "./check-list";
 import { Found } from "./found";
+import { Kept, usePressed } from "./use-pressed";
 
 export const handle = { slim: true };
 
@@ -42,16 +42,9 @@ export default function Table({ loaderData }: Route.ComponentProps) {
   return <Run key={loaderData.visit.id} {...loaderData} />;
 }
 
-/** A few presses that follow one another go together. */
-const quietMs = 1200;
-
 function Run({ clientId, visit, events: stored, earlier }: Route.ComponentProps["loaderData"]) {
-  const { events, add, online, unsent, refused } = useOutbox<PressedEvent>(
-    `ember-table-${visit.id}`,
-    `/clients/${clientId}/table/${visit.id}`,
-    stored,
-    quietMs,
-  );
+  const log = usePressed(clientId, visit.id, stored);
+  const { events, add } = log;
   const answers = useMemo(() => answersAfter(events), [events]);
   const [moment, setMoment] = useState<Moment>("before");
   const [all, setAll] = useState(false);
@@ -130,17 +123,7 @@ function Run({ clientId, visit, events: stored, earlier }: Route.ComponentProps[
             </Button>
           )}
         </Box>
-        <Typography
-          role="status"
-          sx={(t) => ({ fontSize: 13.5, color: refused ? t.tokens.clay : "text.secondary", minHeight: 22 })}
-        >
-          {refused ??
-            (unsent === 0
-              ? ""
-              : online
-                ? "Being kept …"
-                : `${unsent} not sent yet: kept here, and sent when the network is back.`)}
-        </Typography>
+        <Kept log={log} />
         {current && !done ? (
           <CheckCard
             key={`${current.key} ${moment}`}
