@@ -1,17 +1,7 @@
 import fc from "fast-check";
+import { spots } from "../test/skin";
 import { plusDays } from "../days";
-import { asksRest, restsUntil, skinAfter, skinResponses, type SkinFound } from "./skin";
-
-const spots: SkinFound = {
-  id: "s1",
-  place: "blade",
-  side: "L",
-  response: "spots",
-  after: "edge",
-  visit: 3,
-  on: "2026-03-02",
-  gone: null,
-};
+import { asksRest, restsUntil, skinAfter, skinResponses } from "./skin";
 
 describe("what the skin did", () => {
   it("asks for rest where it is marked, and after an instrument where it is pink, too", () => {

@@ -1,23 +1,12 @@
 import fc from "fast-check";
+import { spots } from "../test/skin";
 import { plusDays } from "../days";
 import { scarDays, scarWork } from "../findings/scar";
-import type { SkinFound } from "../findings/skin";
 import { catalogue } from "../techniques/catalogue";
 import type { Taken } from "../move/ranges";
 import { rangeCautions, scarCautions, skinCautions } from "./found";
 import { isActive } from "./outcome";
 import { verdictOn } from "./verdict";
-
-const spots: SkinFound = {
-  id: "s1",
-  place: "blade",
-  side: "L",
-  response: "spots",
-  after: "edge",
-  visit: 3,
-  on: "2026-03-02",
-  gone: null,
-};
 
 describe("marked skin", () => {
   it("takes its place out, on its side, and leaves what does not reach it", () => {
