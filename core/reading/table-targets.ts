@@ -1,18 +1,10 @@
-import { structureOf } from "../anatomy/structures";
 import { normal } from "../statistics/quantiles";
 import type { VisitAnswers } from "../table/answers";
 import { checkOf, type Check } from "../table/checks";
 import { latestOf, resultsOf, wordsOf, type Result } from "../table/results";
 import type { Side } from "../units";
+import { aim, leastSure, targetOfAim, type Aim } from "./aim";
 import type { Target } from "./target";
-
-/** What is usually worked where a check is off: which structures, on the side that stands out, the other one or both. */
-type Aim = { structures: readonly string[]; side: "out" | "other" | "both"; weight: number };
-const aim = (structures: string, weight: number, side: Aim["side"] = "out"): Aim => ({
-  structures: structures.split(" "),
-  side,
-  weight,
-});
 
 const strip: Record<string, string> = {
   neck: "splenius",
@@ -43,11 +35,6 @@ const aims: Record<string, Aim[]> = {
   ridge: [aim("subscapularis", 0.8)],
 };
 
-/** What a result has to seem off by, to be worked at: four chances in five, as for what is measured standing. */
-const least = 0.8;
-const sideWord = { L: "left", R: "right", both: "both sides" } as const;
-const other = (side: Side): Side => (side === "L" ? "R" : "L");
-
 /** The side a result is about: the one that stands out, its own, or both. */
 function sideOf({ check, side, value }: Result): Side | "both" {
   if (side !== null) return side;
@@ -57,24 +44,17 @@ function sideOf({ check, side, value }: Result): Side | "both" {
 function targetsOfCheck(check: Check, { answers, visit }: VisitAnswers, moment: "before" | "after"): Target[] {
   return resultsOf(check, answers, moment).flatMap((result) => {
     const sure = result.off === 0 ? 0 : normal(result.off / result.se);
-    if (sure < least) return [];
-    const out = sideOf(result);
-    return (aims[check.key] ?? []).map(({ structures, side: which, weight }): Target => {
-      const side = which === "both" || out === "both" ? "both" : which === "out" ? out : other(out);
-      const aimed = structures.map((key) => structureOf(key)!);
-      const [{ region, layer }] = aimed as [(typeof aimed)[number]];
-      return {
-        id: `table-${check.key}-${structures[0]}-${side}`,
-        name: `${check.name}: ${aimed.map(({ name }) => name.toLowerCase()).join(", ")}${side === "both" ? "" : `, ${sideWord[side]}`}`,
-        structures,
-        region,
-        layer,
-        side,
-        weight: weight * sure * Math.min(1.5, 0.5 + result.off / (result.way === "hand" ? 2 : 4 * result.se)),
-        wanted: (side === "both" ? 12 : 7) * sure,
+    if (sure < leastSure) return [];
+    return (aims[check.key] ?? []).map((each) =>
+      targetOfAim(each, {
+        id: `table-${check.key}`,
+        name: check.name,
+        out: sideOf(result),
+        sure,
+        size: Math.min(1.5, 0.5 + result.off / (result.way === "hand" ? 2 : 4 * result.se)),
         because: `${check.name} at the table: ${wordsOf(check, answers, moment)} ${moment} visit ${visit}.`,
-      };
-    });
+      }),
+    );
   });
 }
 

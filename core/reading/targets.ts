@@ -8,6 +8,8 @@ import { bringTogether } from "../measure/combine";
 import type { MetricKey } from "../measure/metrics";
 import { oneEach, seUsual, type Reading } from "../measure/reading";
 import type { VisitAnswers } from "../table/answers";
+import type { VisitMoved } from "../move/short";
+import { targetsOfMoved } from "./range-targets";
 import { targetsOfTable } from "./table-targets";
 import type { Target } from "./target";
 import { z95, type Side } from "../units";
@@ -116,16 +118,18 @@ export function targetsOfReading(reading: Reading): Target[] {
 
 /**
  * All targets, restrictions first; several readings of one place and side are one target, the
- * heavier's reason kept; what the table said counts like what was measured. Of a metric taken in several ways the most precise speaks, of two views of one thing both together.
+ * heavier's reason kept; what the table and ranges said counts like what was measured. Of a metric taken in several ways the most precise speaks, of two views of one thing both together.
  */
 export function targetsFrom(
   restrictions: readonly Restriction[],
   readings: readonly Reading[],
   table: readonly VisitAnswers[] = [],
+  moved: readonly VisitMoved[] = [],
 ): Target[] {
   const found = restrictions.map(targetOfRestriction).filter((target) => target !== undefined);
   const fromMetrics = new Map<string, Target>();
-  for (const target of [...bringTogether(oneEach(readings)).flatMap(targetsOfReading), ...targetsOfTable(table)]) {
+  const measured = bringTogether(oneEach(readings)).flatMap(targetsOfReading);
+  for (const target of [...measured, ...targetsOfTable(table), ...targetsOfMoved(moved)]) {
     const place = `${target.structures?.join(" ")} ${target.side}`;
     const known = fromMetrics.get(place);
     if (!known || known.weight < target.weight) fromMetrics.set(place, target);

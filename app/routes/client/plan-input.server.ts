@@ -10,7 +10,7 @@ import { foldRun } from "~core/session/fold";
 import { workedSession } from "~core/session/worked";
 import type { Client } from "~core/client";
 import { oneEach } from "~core/measure/reading";
-import { tableOf } from "~app/table.server";
+import { movedOf, tableOf } from "~app/table.server";
 import { momentsOfClient } from "~app/readings.server";
 import type { Tx } from "~data/database";
 import { restrictionsOf } from "~data/findings";
@@ -18,14 +18,19 @@ import type { Series, SeriesSettings } from "~data/series";
 import { eventsOfVisits } from "~data/session-events";
 import { listVisits, type Visit } from "~data/visits";
 
-/** Targets as the findings stand now: every restriction, every metric at its latest reading, every check at its latest answer. */
+/** Targets as the findings stand now: every restriction, every metric at its latest reading, every check and range at its latest. */
 export async function targetsOf(tx: Tx, clientId: string, visits: readonly Visit[]): Promise<Target[]> {
   const latest = new Map(
     (await momentsOfClient(tx, clientId)).flatMap(({ readings }) =>
       oneEach(readings).map((reading) => [reading.id, reading] as const),
     ),
   );
-  return targetsFrom(await restrictionsOf(tx, clientId), [...latest.values()], await tableOf(tx, visits));
+  return targetsFrom(
+    await restrictionsOf(tx, clientId),
+    [...latest.values()],
+    await tableOf(tx, visits),
+    await movedOf(tx, visits),
+  );
 }
 
 /** The sessions that were worked: from the run's log, or as planned where a visit was closed without one. */

@@ -10,10 +10,14 @@ import { formatDifference } from "~core/measure/format";
 import { regionName } from "~core/anatomy/regions";
 import { latestGrade } from "~core/findings/restriction";
 import { structureOf } from "~core/anatomy/structures";
+import { shortNow, shortWords } from "~core/move/short";
+import { leastSure } from "~core/reading/aim";
 import { sessionMinutes } from "~core/series/plan";
 import { templateOf } from "~core/series/template";
 import { foldRun } from "~core/session/fold";
+import { offNow, wordsOf } from "~core/table/results";
 import { momentsOfClient } from "~app/readings.server";
+import { movedOf, tableOf } from "~app/table.server";
 import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
@@ -41,6 +45,15 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
         : [];
     const kept = keptBetween(moments, visit.ordinal - 1);
     const names = series && templateOf(series.template).sessions[visit.ordinal - 1];
+    const table = await tableOf(tx, visits);
+    // what is probably off: the same share of certainty that makes a target
+    const off = offNow(table).map(({ check, at, moment }) => ({
+      what: `${check.name}: ${wordsOf(check, at.answers, moment)}`,
+      when: `${moment} visit ${at.visit}`,
+    }));
+    const short = shortNow(await movedOf(tx, visits))
+      .filter(({ sure }) => sure >= leastSure)
+      .map((each) => ({ what: shortWords(each), when: `${each.moment} visit ${each.visit}` }));
     const previous = visits.findLast((each) => each.ordinal < visit.ordinal && each.status === "closed");
     return {
       client,
@@ -78,6 +91,8 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
         .filter((restriction) => restriction.grade >= 2)
         .sort((a, b) => b.grade - a.grade)
         .slice(0, 6),
+      off: [...off, ...short].slice(0, 8),
+      offMore: Math.max(0, off.length + short.length - 8),
       lastNote: previous ? { ordinal: previous.ordinal, text: previous.closingNote } : null,
     };
   });
@@ -221,6 +236,36 @@ export default function Overview({ loaderData: d }: Route.ComponentProps) {
               </Box>
             ))}
           </Box>
+        )}
+        {d.off.length > 0 && (
+          <>
+            <Typography variant="h3" sx={{ mt: 4 }}>
+              Off at the table, as it was last looked at
+            </Typography>
+            <Box component="ul" sx={{ listStyle: "none", p: 0, mt: 1, mb: 0 }}>
+              {d.off.map(({ what, when }) => (
+                <Box
+                  component="li"
+                  key={what}
+                  sx={(t) => ({
+                    display: "flex",
+                    gap: 2,
+                    alignItems: "baseline",
+                    borderTop: `1px solid ${t.tokens.line}`,
+                    py: 0.75,
+                  })}
+                >
+                  <Box sx={{ flex: 1 }}>{what}</Box>
+                  <Box component="span" sx={{ color: "text.secondary", fontSize: 14, whiteSpace: "nowrap" }}>
+                    {when}
+                  </Box>
+                </Box>
+              ))}
+            </Box>
+            {d.offMore > 0 && (
+              <Typography sx={{ color: "text.secondary", fontSize: 14 }}>and {d.offMore} more</Typography>
+            )}
+          </>
         )}
       </Box>
     </Box>
