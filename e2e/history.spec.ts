@@ -86,8 +86,13 @@ test("the catalogue's guess can be refused, and another entry of it chosen by ke
   await read.getByRole("button", { name: "Not that" }).click();
   await expect(read).toContainText("In their words: “broken toe”");
   await what.fill("skull");
-  await page.getByRole("option", { name: /^Skull fracture/ }).waitFor();
-  await page.keyboard.press("ArrowDown");
+  const option = page.getByRole("option", { name: /^Skull fracture/ });
+  await option.waitFor();
+  // the list may still be growing: the key goes to it when it stands
+  await expect(async () => {
+    await page.keyboard.press("ArrowDown");
+    await expect(option).toHaveClass(/Mui-focused/, { timeout: 500 });
+  }).toPass();
   await page.keyboard.press("Enter");
   await expect(read).toContainText("Head or neck trauma: Skull fracture");
   await expect(what).toHaveValue("skull");

@@ -1,6 +1,6 @@
 import type { MarkKey, Marks } from "../core/measure/calibration";
 import { isReference } from "../core/measure/marking";
-import { seeded } from "../core/random";
+import { seeded, seedOf } from "../core/random";
 import { randomUUID } from "node:crypto";
 import { expect, test } from "@playwright/test";
 import { format } from "date-fns";
@@ -33,9 +33,9 @@ function raised(photo: MarkedPhoto, by: number): MarkedPhoto {
   return { ...photo, marks: angle(lift).marks };
 }
 
-/** Marks as a loose hand places them: bony points some forty millimetres about. */
-function loose(marks: Marks, seed: number): Marks {
-  const random = seeded(seed + 1);
+/** Marks as a loose hand places them: bony points some forty millimetres about; a picture's `pass` alike in whatever order. */
+function loose(marks: Marks, key: string, pass: number): Marks {
+  const random = seeded(seedOf(`${key} ${pass}`));
   return Object.fromEntries(
     Object.entries(marks).map(([key, { x, y }]) =>
       isReference(key as MarkKey) || /^(canthus|tragus)/.test(key)
@@ -132,11 +132,14 @@ test("a study's own figures are used beside the model's, and the verdicts change
     async (tx) => (await tx("study").where({ practitioner_id: me }).first("items")).items as StudyItem[],
   );
   const places = new Map(madeStudy().map(({ key, marks }) => [key, marks]));
+  const passes = new Map<string, number>();
   for (const [i, { source, view, setup }] of items.entries()) {
     await expect(page.getByText(`Marking ${i + 1} of 10`)).toBeVisible();
     await expect(page.getByTestId("photograph")).toHaveCount(1);
     if (source.kind !== "set") throw new Error("only the shipped set was asked for");
-    await markTrue(page, loose(places.get(source.key)!, i), view, setup);
+    const pass = passes.get(source.key) ?? 0;
+    passes.set(source.key, pass + 1);
+    await markTrue(page, loose(places.get(source.key)!, source.key, pass), view, setup);
     if (i === 1) {
       // a reload in the middle loses no mark
       await page.reload();
