@@ -12,6 +12,7 @@ export default [
     ...prefix("practice/repeatability", [
       index("routes/practice/repeatability/repeatability.tsx"),
       route(":studyId", "routes/practice/repeatability/mark.tsx"),
+      route("drawings/:studyId", "routes/practice/repeatability/drawings.tsx"),
       route(":studyId/picture/:item", "routes/practice/repeatability/picture.ts"),
     ]),
     route("account", "routes/account/account.ts"),

@@ -1,6 +1,7 @@
 import { edgesAfter, type EdgeTaken } from "~core/move/edge-of-table";
 import { rangesAfter, type Taken } from "~core/move/ranges";
 import { answersAfter, type VisitAnswers } from "~core/table/answers";
+import { ownLooks } from "~app/looks.server";
 import type { Tx } from "~data/database";
 import { eventsOfVisits } from "~data/session-events";
 import type { Visit } from "~data/visits";
@@ -24,7 +25,7 @@ export async function movedOf(
   });
 }
 
-/** What the table said at each of a client's visits, those at which nothing was asked left out. */
+/** What the table said at each of a client's visits, with the error of whose hands looked; those at which nothing was asked left out. */
 export async function tableOf(tx: Tx, visits: readonly Visit[]): Promise<VisitAnswers[]> {
   const logs = await eventsOfVisits(
     tx,
@@ -32,8 +33,9 @@ export async function tableOf(tx: Tx, visits: readonly Visit[]): Promise<VisitAn
     "table_event",
     ["answer"],
   );
+  const looks = logs.size > 0 ? { by: await ownLooks(tx) } : undefined;
   return visits.flatMap(({ id, ordinal }) => {
-    const answers = answersAfter(logs.get(id) ?? []);
+    const answers = answersAfter(logs.get(id) ?? [], looks);
     return answers.length > 0 ? [{ visit: ordinal, answers }] : [];
   });
 }

@@ -12,15 +12,23 @@ type Log = keyof Logs;
 /** Locks of the two, so that neither waits for the other. */
 const lockOf: Record<Log, number> = { session_event: 1, table_event: 4 };
 
-const toEvent = <L extends Log>(row: { id: string; at: Date; kind: string; body: unknown }) =>
-  ({ id: row.id, at: row.at.toISOString(), kind: row.kind, body: row.body }) as Logs[L];
+const toEvent = <L extends Log>(row: { id: string; at: Date; kind: string; body: unknown; by?: string | null }) =>
+  ({ id: row.id, at: row.at.toISOString(), kind: row.kind, body: row.body, ...(row.by && { by: row.by }) }) as Logs[L];
+/** Whose hands pressed is known at the table, where looks are compared. */
+const columnsOf = (log: Log) => [
+  "id",
+  "at",
+  "kind",
+  "body",
+  ...(log === "table_event" ? ["practitioner_id as by"] : []),
+];
 
 /** The log of a visit's session, in the order it was written. */
 export const eventsOf = (tx: Tx, visitId: string): Promise<SessionEvent[]> => logOf(tx, "session_event", visitId);
 
 /** A log of a visit, in the order it was written. */
 export async function logOf<L extends Log>(tx: Tx, log: L, visitId: string): Promise<Logs[L][]> {
-  const rows = await tx(log).where({ visit_id: visitId }).orderBy("seq").select("id", "at", "kind", "body");
+  const rows = await tx(log).where({ visit_id: visitId }).orderBy("seq").select(columnsOf(log));
   return rows.map((row) => toEvent<L>(row));
 }
 
@@ -36,7 +44,7 @@ export async function eventsOfVisits<L extends Log = "session_event">(
     .whereIn("visit_id", visitIds)
     .modify((query) => kinds && void query.whereIn("kind", [...kinds]))
     .orderBy("seq")
-    .select("visit_id", "id", "at", "kind", "body");
+    .select("visit_id", ...columnsOf(log));
   const logs = new Map<string, Logs[L][]>();
   for (const row of rows) logs.set(row.visit_id, [...(logs.get(row.visit_id) ?? []), toEvent<L>(row)]);
   return logs;
@@ -59,6 +67,8 @@ export async function appendEvents<L extends Log = "session_event">(
   visitId: string,
   events: readonly Logs[L][],
   log: L = "session_event" as L,
+  /** Whose hands pressed; kept at the table only. */
+  by?: string,
 ): Promise<{ stored: string[]; elsewhere: string[] }> {
   if (events.length === 0) return { stored: [], elsewhere: [] };
   // One writer at a time per visit, so that `seq` is the order in which events were confirmed.
@@ -71,6 +81,7 @@ export async function appendEvents<L extends Log = "session_event">(
         at: event.at,
         kind: event.kind,
         body: JSON.stringify(event.body),
+        ...(log === "table_event" && { practitioner_id: by ?? null }),
       })),
     )
     .onConflict(["practice_id", "id"])

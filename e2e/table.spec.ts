@@ -95,7 +95,7 @@ test("what is no answer is refused by field, rule and value, and holds up nothin
   const event = (body: object) => ({ id: randomUUID(), at: "2026-03-02T10:00:00Z", kind: "answer", body });
   const good = event({ moment: "before", check: "hip-height", side: null, way: "hand", value: 1 });
   const bad: [object, RegExp][] = [
-    [event({ moment: "noon", check: "hip-height", way: "hand", value: 1 }), /Moment: before or after/],
+    [event({ moment: "noon", check: "hip-height", way: "hand", value: 1 }), /Moment: before, again or after/],
     [event({ moment: "before", check: "aura", way: "hand", value: 1 }), /“aura” is not made here/],
     [event({ moment: "before", check: "hip-height", way: "hand", value: 7 }), /from -3 to 3, got 7/],
     [event({ moment: "before", check: "hip-height", way: "guess", value: 1 }), /by hand or measured/],
@@ -159,4 +159,79 @@ test("ranges are heard three in a row and typed, judged by their error, and a ha
   await leg.getByLabel(/^Thigh, knee held straight/).fill("0");
   await page.keyboard.press("Enter");
   await expect(leg.getByRole("status")).toHaveText("Short: rectus femoris by 35°, outer band by 15°.");
+});
+
+test("a high side is worked and level now, judged by one's own figures after a second round, blind", async ({
+  page,
+}) => {
+  await signIn(page);
+  const home = await newClient(page, "Level Now");
+  await firstVisit(home.split("/").at(-1)!);
+  await page.goto(`${home}/assess/table`);
+  const card = page.getByRole("region", { name: "High side, upper lumbar" });
+  const strip = async (atUpperLumbar: string[]) => {
+    await page.getByRole("button", { name: /^High side, neck/ }).click();
+    await page.locator("body").click({ position: { x: 700, y: 150 } });
+    for (const name of [
+      "neck",
+      "upper thoracic",
+      "middle thoracic",
+      "lower thoracic",
+      "upper lumbar",
+      "lower lumbar",
+    ]) {
+      await expect(page.getByRole("region", { name: `High side, ${name}` })).toBeVisible();
+      for (const key of name === "upper lumbar" ? [...atUpperLumbar, "Space"] : ["Space"])
+        await page.keyboard.press(key);
+      // how it is held is asked where it is off only
+      for (let i = 0; i < 2 && name === "upper lumbar" && atUpperLumbar.length > 0; i++)
+        if (await page.getByRole("region", { name: /^(Hollow side|Comes level), upper lumbar/ }).isVisible())
+          await page.keyboard.press("ArrowDown");
+    }
+  };
+  await expect(page.getByRole("button", { name: "Even, next" })).toBeEnabled();
+  await strip(["ArrowRight"]);
+  await page.getByRole("button", { name: "Second round, blind" }).click();
+  await expect(page.getByRole("heading", { name: "Second round, blind, 0 of 6" })).toBeVisible();
+  // nothing of the first round is on the screen
+  await expect(page.getByText("right high", { exact: false }).filter({ hasText: "a little right" })).toHaveCount(0);
+  await strip(["ArrowRight"]);
+  await expect(page.getByText(/Looked at again, blind: 6 answers, 6 the same as before/)).toBeVisible();
+  await expect(page.getByText("Being kept …")).toHaveCount(0);
+  await page.reload();
+  await page.getByRole("button", { name: /^Retest it/ }).click();
+  await expect(card).toContainText(/One look is good to ±0\.\d grades: your own, from \d+ second looks/);
+  await page.locator("body").click({ position: { x: 700, y: 150 } });
+  await page.keyboard.press("Space");
+  const level = "High side, upper lumbar: a little right high → even (clear, nearer to even)";
+  await expect(page.getByRole("region", { name: "Off before the work" })).toContainText(level);
+  await expect(page.getByText("Being kept …")).toHaveCount(0);
+  await page.goto(`${home}/change?visit=1`);
+  await expect(page.getByRole("region", { name: "At the table" })).toContainText(level);
+  await page.goto(`${home}/sessions?visit=1`);
+  await expect(page.getByLabel("Note", { exact: true })).toHaveValue(
+    /High side, upper lumbar: a little right high, after even \(clear, nearer to even\)/,
+  );
+
+  // what it says of the hands; and the lay figures, left in the middle and gone on with
+  await page.goto("/practice/repeatability");
+  await expect(page.getByRole("row", { name: /^High side beside the spine/ })).toContainText("pooled");
+  await page.getByRole("link", { name: "Look at the drawings" }).click();
+  await expect(page.getByText("Drawing 1 of 80")).toBeVisible();
+  await page.keyboard.press("ArrowLeft");
+  await page.keyboard.press("Space");
+  await page
+    .getByRole("group", { name: /^Right (high|short)/ })
+    .getByRole("button", { name: "clearly" })
+    .click();
+  await expect(page.getByText("Drawing 3 of 80")).toBeVisible();
+  await expect(page.getByRole("status").filter({ hasText: "not kept yet" })).toHaveCount(0);
+  await accessible(page);
+  await page.getByRole("link", { name: "Go on later" }).click();
+  await page.getByRole("link", { name: "Go on: 2 of 80" }).click();
+  await expect(page.getByText("Drawing 3 of 80")).toBeVisible();
+  await page.goBack();
+  page.once("dialog", (dialog) => void dialog.accept());
+  await page.getByRole("listitem").filter({ hasText: "2 of 80 drawings graded" }).getByRole("button").click();
+  await expect(page.getByRole("link", { name: "Look at the drawings" })).toBeVisible();
 });

@@ -1,4 +1,5 @@
 import { landmarks, type LandmarkKey } from "../anatomy/landmarks";
+import { pooledRatio, type Ratio } from "../statistics/pooled-ratio";
 import type { Spread } from "../statistics/within";
 import type { HandMethodKey, MethodKey } from "./methods";
 import type { MetricKey } from "./metrics";
@@ -15,9 +16,6 @@ export type OwnFigures = {
   standing?: Partial<Record<FigureKey, Ratio>>;
 };
 
-/** One's own standard deviation as a multiple of the model's for the same pictures, and what it rests on. */
-export type Ratio = { ratio: number; dof: number };
-
 type Seen = `${MetricKey}.${"front" | "back" | "side"}`;
 /** A metric in one kind of view, by one method: left and right side are taken alike and share their figures. */
 export type FigureKey = Seen | `${Seen}.${HandMethodKey}`;
@@ -25,21 +23,6 @@ export const figureKey = (metric: MetricKey, view: View, method: MethodKey = "ph
   const seen: Seen = `${metric}.${isSideView(view) ? "side" : (view as "front" | "back")}`;
   return method === "photo" ? seen : `${seen}.${method}`;
 };
-
-/** Below this many degrees of freedom (repeat pairs) one's own figure says too little to be used. */
-export const leastPairs = 5;
-/** What the model's or a published figure counts for beside one's own, in degrees of freedom: common practice. */
-export const modelDof = 10;
-
-/**
- * How many times the model's an error is by one's own figures: √((ν·r² + ν₀) / (ν + ν₀)), the model counting for ν₀ = 10
- * degrees of freedom with a ratio of 1. Exactly 1 while there are fewer than five own repeat pairs. As a ratio it holds
- * for every scale and distance at which the metric is taken.
- */
-export function pooledRatio(own: Ratio | undefined): number {
-  if (!own || own.dof < leastPairs) return 1;
-  return Math.sqrt((own.dof * own.ratio ** 2 + modelDof) / (own.dof + modelDof));
-}
 
 /** How many times the catalogue's placing error a landmark's is by one's own figures, never less than once. */
 export function figureOfPoint(own: OwnFigures | undefined, landmark: LandmarkKey): number {

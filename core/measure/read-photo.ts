@@ -1,4 +1,5 @@
-import { figureKey, leastPairs, pooledRatio, type Basis, type OwnFigures, type Ratio } from "./own-figures";
+import { figureKey, type Basis, type OwnFigures } from "./own-figures";
+import { leastPairs, pooledRatio, type Ratio } from "../statistics/pooled-ratio";
 import type { Marks, PhotoSetup, Scene } from "./calibration";
 import { metricsOf, sidesIn } from "./metrics";
 import { standingError } from "./standing-error";

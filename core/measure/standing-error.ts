@@ -1,5 +1,5 @@
 import type { Unit } from "../units";
-import { leastPairs, modelDof, pooledRatio, type Ratio } from "./own-figures";
+import { leastPairs, modelDof, pooledRatio, type Ratio } from "../statistics/pooled-ratio";
 import type { MetricKey } from "./metrics";
 import type { ErrorPart } from "./propagate";
 import type { StanceBasis } from "./reading";

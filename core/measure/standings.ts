@@ -1,5 +1,5 @@
 import type { Reading } from "./reading";
-import { modelDof } from "./own-figures";
+import { modelDof } from "../statistics/pooled-ratio";
 import { differs } from "./standing-error";
 
 /**

@@ -1,5 +1,6 @@
 import type { Metric } from "../measure/metrics";
-import { figureKey, leastPairs, pooledRatio, type FigureKey, type OwnFigures } from "../measure/own-figures";
+import { figureKey, type FigureKey, type OwnFigures } from "../measure/own-figures";
+import { leastPairs, pooledRatio } from "../statistics/pooled-ratio";
 import type { Reading } from "../measure/reading";
 import { expected } from "../measure/standings";
 import type { MethodKey } from "../measure/methods";

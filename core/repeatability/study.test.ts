@@ -6,7 +6,8 @@ import { readPhoto } from "../measure/read-photo";
 import { calibrate } from "../measure/calibration";
 import { seeded } from "../random";
 import { standing } from "../test/standing";
-import { figureKey, figureOfPoint, pooledRatio } from "../measure/own-figures";
+import { figureKey, figureOfPoint } from "../measure/own-figures";
+import { pooledRatio } from "../statistics/pooled-ratio";
 import { analyse, blindOrder, type StudyMarking } from "./study";
 
 const body = (view: "front" | "left" = "front") => standing(view);

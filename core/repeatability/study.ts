@@ -7,7 +7,8 @@ import type { Random } from "../random";
 import { agreement, type Agreement } from "../statistics/agreement";
 import { iccOneWay } from "../statistics/icc";
 import { mdc95 } from "../statistics/mdc";
-import { figureKey, pooledRatio, type FigureKey, type OwnFigures } from "../measure/own-figures";
+import { figureKey, type FigureKey, type OwnFigures } from "../measure/own-figures";
+import { pooledRatio } from "../statistics/pooled-ratio";
 import { withinSubject, type Spread } from "../statistics/within";
 
 /** One marking in a study: which picture (whatever names it), and how it was marked this time. */

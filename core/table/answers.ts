@@ -1,28 +1,47 @@
-import type { Moment } from "../findings/restriction";
 import type { Side } from "../units";
-import { checkOf, isCheck, type Check } from "./checks";
+import { checkOf, isCheck, ways, type Check, type Way } from "./checks";
+import { lookError, type LookError, type Looks } from "./own-looks";
 
-/** By hand and eye, in words and grades; or by tape, rule or inclinometer. Kept and compared apart. */
-export const ways = ["hand", "measured"] as const;
-export type Way = (typeof ways)[number];
+export { ways, type Way } from "./checks";
+
+/** Before or after the work; or a second round before it, blind, that only tells how repeatable one's own looks are. */
+export const tableMoments = ["before", "again", "after"] as const;
+export type TableMoment = (typeof tableMoments)[number];
 
 /** What one check said of one side (none: of the whole, or which side stands out) at one moment of a visit. */
-export type Answer = { moment: Moment; check: string; side: Side | null; way: Way; value: number };
+export type Answer = {
+  moment: TableMoment;
+  check: string;
+  side: Side | null;
+  way: Way;
+  value: number;
+  /** Whose look it was, where that is known. */
+  by?: string;
+  /** Error of a look by those hands, once it is known: until then the usual one counts. */
+  own?: LookError;
+};
 
 /** An answer as it was pressed: null takes it back. */
-export type Pressed = Omit<Answer, "value"> & { value: number | null };
+export type Pressed = Omit<Answer, "value" | "by" | "own"> & { value: number | null };
 
-/** What was pressed at the table, in its order; the latest of each kind counts. */
-export type TableEvent = { id: string; at: string; kind: "answer"; body: Pressed };
+/** What was pressed at the table, in its order; the latest of each kind counts. `by`: the practitioner, once it is stored. */
+export type TableEvent = { id: string; at: string; kind: "answer"; body: Pressed; by?: string };
 
-const slot = ({ moment, check, side, way }: Omit<Answer, "value">): string => [moment, check, side, way].join(" ");
+const slot = ({ moment, check, side, way }: Pressed): string => [moment, check, side, way].join(" ");
 
-/** What stands after everything that was pressed, in the order it was pressed. */
-export function answersAfter(events: readonly (TableEvent | { kind: string })[]): Answer[] {
+/**
+ * What stands after everything that was pressed, in the order it was pressed; with what is known of those hands, where it is
+ * given. What is not stored yet was pressed by `looks.me`.
+ */
+export function answersAfter(events: readonly (TableEvent | { kind: string })[], looks?: Looks): Answer[] {
   const latest = new Map<string, Answer>();
-  for (const { body } of events.filter((event): event is TableEvent => event.kind === "answer"))
+  for (const { body, by = looks?.me } of events.filter((event): event is TableEvent => event.kind === "answer"))
     if (body.value === null) latest.delete(slot(body));
-    else latest.set(slot(body), { ...body, value: body.value });
+    else {
+      const own = by === undefined ? undefined : lookError(checkOf(body.check), body.way, looks?.by[by]);
+      const known = own !== undefined && own.basis !== "usual";
+      latest.set(slot(body), { ...body, value: body.value, ...(by && { by }), ...(known && { own }) });
+    }
   return [...latest.values()];
 }
 
@@ -50,11 +69,11 @@ export function faultOf({ check: key, side, way, value }: Omit<Pressed, "moment"
 export type VisitAnswers = { visit: number; answers: readonly Answer[] };
 
 /** The answers of one check at one moment. */
-export const answersTo = (check: Pick<Check, "key">, answers: readonly Answer[], moment: Moment): Answer[] =>
+export const answersTo = (check: Pick<Check, "key">, answers: readonly Answer[], moment: TableMoment): Answer[] =>
   answers.filter((each) => each.check === check.key && each.moment === moment);
 
 /** Whether a check was answered at a moment: with both sides where each has its own. */
-export function isAnswered(check: Check, answers: readonly Answer[], moment: Moment): boolean {
+export function isAnswered(check: Check, answers: readonly Answer[], moment: TableMoment): boolean {
   const own = answersTo(check, answers, moment);
   return check.kind === "each"
     ? ways.some((way) =>
@@ -67,7 +86,7 @@ export function isAnswered(check: Check, answers: readonly Answer[], moment: Mom
 export function nextOpen(
   list: readonly Check[],
   answers: readonly Answer[],
-  moment: Moment,
+  moment: TableMoment,
   from: number,
 ): number | undefined {
   const order = list.map((_, i) => (from + i) % list.length);

@@ -5,6 +5,10 @@ export const lyings = ["supine", "prone", "seated"] as const;
 export type Lying = (typeof lyings)[number];
 export const lyingWords: Record<Lying, string> = { supine: "face up", prone: "face down", seated: "seated" };
 
+/** By hand and eye, in words and grades; or by tape, rule or inclinometer. Kept and compared apart. */
+export const ways = ["hand", "measured"] as const;
+export type Way = (typeof ways)[number];
+
 export type TableUnit = "mm" | "deg" | "/min";
 export const unitWords: Record<TableUnit, string> = { mm: " mm", deg: "°", "/min": " a minute" };
 
@@ -31,6 +35,8 @@ export type Check = {
   source: string;
   /** Asked only where that check is off. */
   follows?: string;
+  /** Checks of one family are looked at alike, and share what is known of their error; its name. None: a family of its own. */
+  family?: string;
 } & (
   | {
       /** Which side stands out: even, or one side by a grade 1–3; or measured, positive: the client's left. */
@@ -69,6 +75,7 @@ const mm = (se: number, most: number): Measure => ({ unit: "mm", se, limits: [-m
 const malleoli = (key: string, name: string, how: string, next: string): Check => ({
   key,
   name,
+  family: "Ankle bones",
   lying: "supine",
   places: ["ankle"],
   how,
@@ -96,6 +103,7 @@ export const segmentGroups = groups.map(([key, name]) => ({ key, name }));
 const bladeDistance = (key: string, name: string, how: string): Check => ({
   key,
   name,
+  family: "Blade from the spine",
   lying: "seated",
   places: ["blade-edge"],
   how,
@@ -113,6 +121,7 @@ const howItIsHeld = (key: string, name: string, places: readonly PlaceKey[]): Ch
   {
     key: `bend-${key}`,
     name: `Hollow side, ${name}`,
+    family: "Hollow side",
     lying: "prone",
     places,
     how: "Which side is the hollow one, with the spinous processes bowed away from it?",
@@ -125,6 +134,7 @@ const howItIsHeld = (key: string, name: string, places: readonly PlaceKey[]): Ch
   {
     key: `evens-${key}`,
     name: `Comes level, ${name}`,
+    family: "Comes level",
     lying: "prone",
     places,
     how: "On the elbows for bent back, over a cushion for bent forward: where does the high side come level?",
@@ -223,6 +233,7 @@ export const checks: readonly Check[] = [
   {
     key: "rib-spring-front",
     name: "Rib spring, front",
+    family: "Rib spring",
     lying: "supine",
     places: ["upper-chest", "rib-edge"],
     how: "Flat hand on the ribs, a little weight on the out-breath, let go.",
@@ -267,6 +278,7 @@ export const checks: readonly Check[] = [
     {
       key: `high-${key}`,
       name: `High side, ${name}`,
+      family: "High side beside the spine",
       lying: "prone",
       places,
       how: "From the head end, the stronger eye over the mid-line: which strip beside the spine stands higher?",
@@ -282,6 +294,7 @@ export const checks: readonly Check[] = [
   ...groups.map(([key, name, places]): Check => ({
     key: `rock-${key}`,
     name: `Rock, ${name}`,
+    family: "Rock",
     lying: "prone",
     places,
     how: "Rock it from the near side, three times; then from the other.",
@@ -293,6 +306,7 @@ export const checks: readonly Check[] = [
   {
     key: "rib-spring-back",
     name: "Rib spring, back",
+    family: "Rib spring",
     lying: "prone",
     places: ["t-mid", "t-low"],
     how: "Flat hands beside the spine, a little weight on the out-breath, let go.",
@@ -324,6 +338,8 @@ export const checks: readonly Check[] = [
     source: common,
   },
 ];
+
+export const familyOf = ({ family, name }: Check): string => family ?? name;
 
 const byKey = new Map(checks.map((check) => [check.key, check]));
 export const isCheck = (key: string): boolean => byKey.has(key);

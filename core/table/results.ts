@@ -2,11 +2,9 @@ import { falseDiscovery } from "../statistics/false-discovery";
 import { differing, verdictOf, type Verdict } from "../statistics/verdict";
 import type { Moment } from "../findings/restriction";
 import { z95, type Side } from "../units";
-import { answersTo, isAnswered, type Answer, type VisitAnswers, type Way } from "./answers";
-import { checkOf, checks, standsOut, unitWords, type Check, type Lying } from "./checks";
-
-/** Standard error of one grade by eye or hand: half a step (common practice, until one's own is known). */
-export const gradeSe = 0.5;
+import { answersTo, isAnswered, type Answer, type TableMoment, type VisitAnswers } from "./answers";
+import { checkOf, checks, standsOut, unitWords, type Check, type Lying, type Way } from "./checks";
+import { lookError, type LookError } from "./own-looks";
 
 /** One figure of a check: of one side, of the whole, or which side stands out (positive: the client's left). */
 export type Result = {
@@ -14,10 +12,10 @@ export type Result = {
   side: Side | null;
   way: Way;
   value: number;
-  se: number;
+  by?: string;
   /** How far it is from even or usual: 0 within. */
   off: number;
-};
+} & LookError;
 
 const outside = (value: number, [low, high]: readonly [number, number]): number =>
   value < low ? low - value : value > high ? value - high : 0;
@@ -29,16 +27,15 @@ function offOf(check: Check, way: Way, value: number): number {
   return check.usual ? outside(value, check.usual) : 0;
 }
 
-export const seOf = (check: Check, way: Way): number => (way === "hand" ? gradeSe : check.measure!.se);
-
-/** The figures of a check at a moment. */
-export const resultsOf = (check: Check, answers: readonly Answer[], moment: Moment): Result[] =>
-  answersTo(check, answers, moment).map(({ side, way, value }) => ({
+/** The figures of a check at a moment, each with the error of the hands that took it. */
+export const resultsOf = (check: Check, answers: readonly Answer[], moment: TableMoment): Result[] =>
+  answersTo(check, answers, moment).map(({ side, way, value, by, own }) => ({
     check,
     side,
     way,
     value,
-    se: seOf(check, way),
+    ...(own ?? lookError(check, way)),
+    ...(by && { by }),
     off: offOf(check, way, value),
   }));
 
@@ -50,7 +47,7 @@ export function leftLessRight(results: readonly Result[]): { value: number; se: 
 }
 
 /** Whether a check found something: a side that stands out, a figure beyond the usual, or sides that differ. */
-export function isOff(check: Check, answers: readonly Answer[], moment: Moment): boolean {
+export function isOff(check: Check, answers: readonly Answer[], moment: TableMoment): boolean {
   const results = resultsOf(check, answers, moment);
   const between = check.kind === "each" && check.even !== undefined ? leftLessRight(results) : undefined;
   return (
@@ -62,7 +59,7 @@ export function isOff(check: Check, answers: readonly Answer[], moment: Moment):
 const rounded = (value: number) => (Number.isInteger(value) ? String(value) : value.toFixed(1));
 
 /** "clearly left high", "12 ±8 mm left short", "left slow, right free", "even": what a check said, in words. */
-export function wordsOf(check: Check, answers: readonly Answer[], moment: Moment): string {
+export function wordsOf(check: Check, answers: readonly Answer[], moment: TableMoment): string {
   const results = resultsOf(check, answers, moment);
   const sides = { L: "left", R: "right" } as const;
   const band = (se: number) => `±${rounded(Math.round(z95 * se * 10) / 10)}`;
@@ -89,8 +86,11 @@ export function wordsOf(check: Check, answers: readonly Answer[], moment: Moment
   return said.join("; ");
 }
 
-/** A figure before the work against the same figure after it, or against an earlier visit's. */
-export type Compared = { before: Result; after: Result; verdict: Verdict; towards: boolean };
+/**
+ * A figure before the work against the same figure after it, or against an earlier visit's. `otherHands`: looked at by two
+ * practitioners; how they agree with each other is not known, and not in the error.
+ */
+export type Compared = { before: Result; after: Result; verdict: Verdict; towards: boolean; otherHands: boolean };
 
 /**
  * Every figure taken at both moments, by the same check, side and way, judged together by the error of both.
@@ -116,6 +116,7 @@ export function compareTable(
     after,
     verdict: verdictOf(p, q[i]!),
     towards: after.off < before.off,
+    otherHands: before.by !== undefined && after.by !== undefined && before.by !== after.by,
   }));
 }
 
@@ -148,16 +149,27 @@ export function latestOf(
   return undefined;
 }
 
+/** What is off as it was last looked at, and when; what only tells how something is held left out. */
+export const offNow = (table: readonly VisitAnswers[]): { check: Check; at: VisitAnswers; moment: Moment }[] =>
+  checks.flatMap((check) => {
+    const latest = check.follows === undefined ? latestOf(check, table) : undefined;
+    return latest && isOff(check, latest.at.answers, latest.moment) ? [{ check, ...latest }] : [];
+  });
+
 /** The verdicts on one check's figures, in words. */
 export const verdictWords = (check: Check, compared: readonly Compared[]): string =>
   [
     ...new Set(
       compared
         .filter(({ before }) => before.check === check)
-        .map(({ verdict, towards, before, after }) =>
-          verdict === "cannot be told" || before.value === after.value
-            ? verdict
-            : `${verdict}, ${towards ? "nearer to even" : "further from even"}`,
+        .map(({ verdict, towards, before, after, otherHands }) =>
+          [
+            verdict,
+            ...(verdict === "cannot be told" || before.value === after.value
+              ? []
+              : [towards ? "nearer to even" : "further from even"]),
+            ...(otherHands ? ["in other hands"] : []),
+          ].join(", "),
         ),
     ),
   ].join("; ");

@@ -1,9 +1,8 @@
 import { addDays, format, parseISO } from "date-fns";
 import type { Knex } from "knex";
 import { seeded, seedOf, type Random } from "../../core/random";
-import type { Moment } from "../../core/findings/restriction";
 import type { Taken } from "../../core/move/ranges";
-import type { TableEvent } from "../../core/table/answers";
+import { tableMoments, type TableEvent, type TableMoment } from "../../core/table/answers";
 import type { Side } from "../../core/units";
 import type { Listening, StationKey } from "../../core/light-touch/stations";
 import { stations } from "../../core/light-touch/stations";
@@ -111,7 +110,13 @@ async function loadPerson(tx: Tx, person: Person, today: string): Promise<void> 
         const at = visits[visit - 1]!;
         const body: Taken = { moment, movement, side, drive: "active", values: sides[side], endFeel: "firm", pain: 0 };
         const id = demoId(`${at.id} ${moment} ${movement} ${side}`);
-        await appendEvents(tx, at.id, [{ id, at: `${at.onDate}T09:30:00.000Z`, kind: "range", body }], "table_event");
+        await appendEvents(
+          tx,
+          at.id,
+          [{ id, at: `${at.onDate}T09:30:00.000Z`, kind: "range", body }],
+          "table_event",
+          practitioners[0]!.id,
+        );
       }
     for (const { visit, ...heard } of rubenTable) await loadTable(tx, visits[visit - 1]!, heard);
     for (const { visit, moment, slides, lift } of roses)
@@ -136,20 +141,21 @@ async function loadPerson(tx: Tx, person: Person, today: string): Promise<void> 
 }
 
 /** What the table said at a visit: measured where the check is, by hand and eye else. */
-async function loadTable(tx: Tx, visit: Visit, heard: Record<Moment, Record<string, number>>): Promise<void> {
-  const events = (["before", "after"] as const).flatMap((moment) =>
+async function loadTable(tx: Tx, visit: Visit, heard: Record<TableMoment, Record<string, number>>): Promise<void> {
+  const at = { before: "09:00", again: "09:20", after: "11:00" };
+  const events = tableMoments.flatMap((moment) =>
     Object.entries(heard[moment]).map(([name, value]): TableEvent => {
       const [check, side = null] = name.split(" ") as [string, Side?];
       const way = ["malleoli", "malleoli-sitting", "shoulder-point"].includes(check) ? "measured" : "hand";
       return {
         id: demoId(`${visit.id} ${moment} ${name}`),
-        at: `${visit.onDate}T${moment === "before" ? "09" : "11"}:00:00.000Z`,
+        at: `${visit.onDate}T${at[moment]}:00.000Z`,
         kind: "answer",
         body: { moment, check, side, way, value },
       };
     }),
   );
-  await appendEvents(tx, visit.id, events, "table_event");
+  await appendEvents(tx, visit.id, events, "table_event", practitioners[0]!.id);
 }
 
 /** What the client told before the first visit, and how it was for them since. */

@@ -35,6 +35,7 @@ export const grants: Record<string, string> = {
   photo_file: "select, insert, delete",
   study: "select, insert, update, delete",
   study_marking: "select, insert",
+  lay_look: "select, insert, delete",
 
   session_event: "select, insert",
   table_event: "select, insert",

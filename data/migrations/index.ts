@@ -12,6 +12,7 @@ import { triggerPoints } from "./010-trigger-points";
 import { joinedLines } from "./011-joined-lines";
 import { skinAndBuild } from "./012-skin-and-build";
 import { tableEvents } from "./013-table";
+import { looks } from "./014-looks";
 import { grantSql } from "./grants";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
@@ -29,6 +30,7 @@ const migrations: Migration[] = [
   joinedLines,
   skinAndBuild,
   tableEvents,
+  looks,
 ];
 
 /** Migrations are imported statically, so that the bundled server carries them. */

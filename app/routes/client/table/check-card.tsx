@@ -2,19 +2,26 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useTheme } from "@mui/material/styles";
-import { useEffect, useMemo, useRef } from "react";
+import { useMemo } from "react";
 import { bestViews, laidOut, whole } from "~core/anatomy/sights";
-import type { Moment } from "~core/findings/restriction";
-import { answersTo, isAnswered, type Answer, type Pressed, type VisitAnswers } from "~core/table/answers";
-import { lyingWords, standsOut, type Check } from "~core/table/checks";
+import {
+  answersTo,
+  isAnswered,
+  type Answer,
+  type Pressed,
+  type TableMoment,
+  type VisitAnswers,
+} from "~core/table/answers";
+import { lyingWords, unitWords, type Check } from "~core/table/checks";
+import { basisWords, type LookError } from "~core/table/own-looks";
 import { wordsOf } from "~core/table/results";
-import type { Side } from "~core/units";
+import { z95, type Side } from "~core/units";
 import { Measured } from "./measured";
+import { useTableKeys } from "./use-table-keys";
+import { aStepMore, Choice, sidesSeen, WhichSide } from "./which-side";
 import { BodyFigure } from "~app/ui/body-figure";
 
 const sideWord = { L: "Left", R: "Right" } as const;
-/** The client's sides as they lie before whoever stands at their feet: the right one at the left while they lie face up. */
-const sidesSeen = (check: Check): readonly [Side, Side] => (check.lying === "supine" ? ["R", "L"] : ["L", "R"]);
 
 type Press = (answer: Omit<Pressed, "moment">) => void;
 
@@ -26,15 +33,18 @@ export function CheckCard({
   moment,
   answers,
   earlier,
+  error,
   press,
   step,
 }: {
   check: Check;
   at: number;
   of: number;
-  moment: Moment;
+  moment: TableMoment;
   answers: readonly Answer[];
   earlier: VisitAnswers | undefined;
+  /** Of one look by whoever presses: graded, where it is felt. */
+  error: LookError;
   press: Press;
   step: (by: number) => void;
 }) {
@@ -44,11 +54,8 @@ export function CheckCard({
   const hand = (side: Side | null, value: number) => press({ check: check.key, side, way: "hand", value });
   /** One press of a key on that side of the keyboard: a side stands out a step more, or is a step worse. */
   const key = (side: Side) => {
-    if (check.kind === "side") {
-      const sign = side === "L" ? 1 : -1;
-      const now = (byHand(null) ?? 0) * sign;
-      hand(null, sign * (now >= 3 || now < 0 ? (now < 0 ? 1 : 3) : now + 1));
-    } else if (check.steps) {
+    if (check.kind === "side") hand(null, aStepMore(byHand(null) ?? 0, side));
+    else if (check.steps) {
       const to = check.kind === "each" ? side : null;
       const last = check.steps.length - 1;
       const now = byHand(to);
@@ -64,32 +71,14 @@ export function CheckCard({
     }
     step(1);
   };
-  const latest = useRef({ key, even, step });
-  useEffect(() => {
-    latest.current = { key, even, step };
-  });
   const [first, second] = sidesSeen(check);
-  useEffect(() => {
-    const pressed = (event: KeyboardEvent) => {
-      const busy =
-        event.target instanceof Element &&
-        event.target.closest("input, textarea, select, [role=slider], button, a, [role=dialog]");
-      if (event.ctrlKey || event.metaKey || event.altKey || (busy && !event.key.startsWith("Arrow"))) return;
-      if (event.target instanceof Element && event.target.closest("input, [role=slider], [role=dialog]")) return;
-      const act: Record<string, () => void> = {
-        ArrowLeft: () => latest.current.key(first),
-        ArrowRight: () => latest.current.key(second),
-        ArrowDown: () => latest.current.step(1),
-        ArrowUp: () => latest.current.step(-1),
-        " ": () => latest.current.even(),
-      };
-      if (!act[event.key]) return;
-      event.preventDefault();
-      act[event.key]!();
-    };
-    window.addEventListener("keydown", pressed);
-    return () => window.removeEventListener("keydown", pressed);
-  }, [first, second]);
+  useTableKeys({
+    left: () => key(first),
+    right: () => key(second),
+    next: even,
+    skip: () => step(1),
+    back: () => step(-1),
+  });
   const before = moment === "after" ? wordsOf(check, answers, "before") : "";
   const last = earlier ? wordsOf(check, earlier.answers, "before") : "";
   return (
@@ -151,6 +140,12 @@ export function CheckCard({
             next={() => step(1)}
           />
         )}
+        {!(check.kind === "one" && felt) && (
+          <Typography sx={{ fontSize: 13.5, color: "text.secondary", mt: 1.5 }}>
+            One look is good to ±{(z95 * error.se).toFixed(1)}
+            {felt ? " grades" : unitWords[check.measure!.unit]}: {basisWords(error)}.
+          </Typography>
+        )}
         <Box
           sx={{
             display: "flex",
@@ -194,44 +189,6 @@ export function CheckCard({
   );
 }
 
-/** Which side stands out, and how far: as the client lies. */
-function WhichSide({
-  check,
-  seen,
-  value,
-  choose,
-}: {
-  check: Check & { kind: "side" };
-  seen: readonly [Side, Side];
-  value: number | undefined;
-  choose: (value: number) => void;
-}) {
-  const grades = (side: Side) => (
-    <Box role="group" aria-label={`${sideWord[side]} ${check.stands}`} sx={{ display: "grid", gap: 1 }}>
-      <Typography sx={{ fontWeight: 650, textAlign: "center" }}>
-        {sideWord[side]} {check.stands}
-      </Typography>
-      {[1, 2, 3].map((grade) => {
-        const signed = side === "L" ? grade : -grade;
-        return (
-          <Choice key={grade} chosen={value === signed} choose={() => choose(signed)}>
-            {standsOut[grade]}
-          </Choice>
-        );
-      })}
-    </Box>
-  );
-  return (
-    <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr 1fr", gap: 1.5, alignItems: "end" }}>
-      {grades(seen[0])}
-      <Choice chosen={value === 0} choose={() => choose(0)} tall>
-        even
-      </Choice>
-      {grades(seen[1])}
-    </Box>
-  );
-}
-
 function Steps({
   name,
   steps,
@@ -252,29 +209,6 @@ function Steps({
         </Choice>
       ))}
     </Box>
-  );
-}
-
-function Choice({
-  chosen,
-  choose,
-  tall = false,
-  children,
-}: {
-  chosen: boolean;
-  choose: () => void;
-  tall?: boolean;
-  children: React.ReactNode;
-}) {
-  return (
-    <Button
-      variant={chosen ? "contained" : "outlined"}
-      aria-pressed={chosen}
-      onClick={choose}
-      sx={{ minHeight: tall ? 160 : 48, fontSize: 16, fontWeight: 600 }}
-    >
-      {children}
-    </Button>
   );
 }
 

@@ -1,6 +1,5 @@
 import { useEffect, useRef } from "react";
-import type { Moment } from "~core/findings/restriction";
-import { isAnswered, type Answer } from "~core/table/answers";
+import { isAnswered, type Answer, type TableMoment } from "~core/table/answers";
 import { lyingWords, type Check } from "~core/table/checks";
 import { SideList } from "~app/ui/side-list";
 import { byLying, isOff, wordsOf } from "~core/table/results";
@@ -15,7 +14,7 @@ export function CheckList({
 }: {
   list: readonly Check[];
   answers: readonly Answer[];
-  moment: Moment;
+  moment: TableMoment;
   chosen: string | undefined;
   choose: (key: string) => void;
 }) {

@@ -18,9 +18,9 @@ export async function action({ params, context }: Route.ActionArgs) {
     if ("reason" in event) refused.push(event);
     else sound.push(event);
   }
-  return inSession(context, async ({ tx }) => {
+  return inSession(context, async ({ tx, practitioner }) => {
     const visit = await ownVisit(tx, params.clientId, params.visitId);
-    const { stored, elsewhere } = await appendEvents(tx, visit.id, sound, "table_event");
+    const { stored, elsewhere } = await appendEvents(tx, visit.id, sound, "table_event", practitioner.id);
     for (const id of elsewhere) refused.push({ id, reason: "Event: this id stands for something else already." });
     const status = stored.length === 0 && refused.length > 0 ? 422 : 200;
     return Response.json({ stored, refused }, { status });

@@ -1,7 +1,7 @@
 import { edgeFault, type EdgeEvent, type EdgeOfTable } from "~core/move/edge-of-table";
 import { drives, rangeFault, type RangeEvent, type Taken } from "~core/move/ranges";
 import type { EndFeel } from "~core/move/movements";
-import { faultOf, ways, type Pressed, type TableEvent } from "~core/table/answers";
+import { faultOf, tableMoments, ways, type Pressed, type TableEvent } from "~core/table/answers";
 import { headOf, type Refused } from "~app/event-head";
 
 const oneOf = <T extends string>(value: unknown, list: readonly T[]): value is T =>
@@ -11,7 +11,7 @@ const isNumber = (value: unknown): value is number => typeof value === "number" 
 type Body<B> = { body: B } | { reason: string };
 
 function answer({ moment, check, side = null, way, value = null }: Record<string, unknown>): Body<Pressed> {
-  if (!oneOf(moment, ["before", "after"])) return { reason: "Moment: before or after." };
+  if (!oneOf(moment, tableMoments)) return { reason: "Moment: before, again or after." };
   if (typeof check !== "string") return { reason: "Check: choose one." };
   if (side !== null && !oneOf(side, ["L", "R"])) return { reason: "Side: left, right or none." };
   if (!oneOf(way, ways)) return { reason: "Way: by hand or measured." };

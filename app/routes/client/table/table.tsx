@@ -3,9 +3,12 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useMemo, useState } from "react";
 import type { Route } from "./+types/table";
-import type { Moment } from "~core/findings/restriction";
-import { answersAfter, isAnswered, nextOpen, type Pressed } from "~core/table/answers";
+import { lookedAgain } from "~core/repeatability/table-rounds";
+import { answersAfter, isAnswered, nextOpen, type Answer, type Pressed, type TableMoment } from "~core/table/answers";
+import { lookError } from "~core/table/own-looks";
 import { offBefore, openRetests, runOf } from "~core/table/results";
+import { ownLooks } from "~app/looks.server";
+import { counted } from "~core/words";
 import { inSession } from "~app/session.server";
 import { tableOf } from "~app/table.server";
 import { visitOf } from "~app/routes/client/workspace.server";
@@ -20,12 +23,13 @@ import { Kept, usePressed } from "./use-pressed";
 export const handle = { slim: true };
 
 export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx }) => {
+  return inSession(context, async ({ tx, practitioner }) => {
     const client = await getClient(tx, params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, request);
     return {
       clientId: client.id,
       visit,
+      looks: { by: await ownLooks(tx), me: practitioner.id },
       events: await logOf(tx, "table_event", visit.id),
       earlier: (
         await tableOf(
@@ -37,22 +41,31 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
   });
 }
 
+const headings: Record<TableMoment, string> = { before: "At the table", again: "Second round, blind", after: "Retest" };
+const isFirst = ({ moment, by }: Answer, me: string) => moment === "before" && by === me;
+
 export default function Table({ loaderData }: Route.ComponentProps) {
   // another visit is another log
   return <Run key={loaderData.visit.id} {...loaderData} />;
 }
 
-function Run({ clientId, visit, events: stored, earlier }: Route.ComponentProps["loaderData"]) {
+function Run({ clientId, visit, events: stored, earlier, looks }: Route.ComponentProps["loaderData"]) {
   const log = usePressed(clientId, visit.id, stored);
   const { events, add } = log;
-  const answers = useMemo(() => answersAfter(events), [events]);
-  const [moment, setMoment] = useState<Moment>("before");
+  const answers = useMemo(() => answersAfter(events, looks), [events, looks]);
+  const [moment, setMoment] = useState<TableMoment>("before");
   const [all, setAll] = useState(false);
   const off = useMemo(() => offBefore(answers), [answers]);
   const open = useMemo(() => openRetests(answers), [answers]);
   // after the work only what was off is looked at again, unless more is wanted
   const run = useMemo(() => runOf(answers), [answers]);
-  const list = moment === "before" || all ? run : off;
+  // what one looked at oneself can be looked at again, blind; once there was work it is another body
+  const first = useMemo(
+    () => run.filter((check) => answers.some((each) => each.check === check.key && isFirst(each, looks.me))),
+    [run, answers, looks.me],
+  );
+  const untouched = !answers.some((each) => each.moment === "after");
+  const list = moment === "again" ? first : moment === "before" || all ? run : off;
   const [key, setKey] = useState(() => {
     const first = runOf(answersAfter(stored));
     return first[nextOpen(first, answersAfter(stored), "before", 0) ?? 0]!.key;
@@ -75,6 +88,17 @@ function Run({ clientId, visit, events: stored, earlier }: Route.ComponentProps[
     setDone(false);
     setKey((open[0] ?? off[0])!.key);
   };
+  const secondRound = () => {
+    setMoment("again");
+    setDone(false);
+    setKey(first[nextOpen(first, answers, "again", 0) ?? 0]!.key);
+  };
+  const firstRound = () => {
+    setMoment("before");
+    setDone(false);
+  };
+  const again = useMemo(() => lookedAgain(answers), [answers]);
+  const same = again.filter((pair) => pair.first === pair.second).length;
   const taken = list.filter((check) => isAnswered(check, answers, moment)).length;
   return (
     <Box
@@ -110,13 +134,24 @@ function Run({ clientId, visit, events: stored, earlier }: Route.ComponentProps[
       <Box sx={{ p: { xs: 2, sm: 3 } }}>
         <Box sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap", mb: 2 }}>
           <Typography variant="h2" sx={{ flex: "1 0 auto" }}>
-            {moment === "before" ? "At the table" : "Retest"}, {taken} of {list.length}
+            {headings[moment]}, {taken} of {list.length}
           </Typography>
-          <MomentToggle
-            moment={moment}
-            visit={visit.ordinal}
-            set={(next) => (next === "after" && off.length > 0 ? retest() : setMoment(next))}
-          />
+          {moment === "again" ? (
+            <Button variant="outlined" onClick={firstRound}>
+              Back to the first round
+            </Button>
+          ) : (
+            <MomentToggle
+              moment={moment}
+              visit={visit.ordinal}
+              set={(next) => (next === "after" && off.length > 0 ? retest() : setMoment(next))}
+            />
+          )}
+          {moment === "before" && untouched && first.length > 0 && (
+            <Button color="inherit" onClick={secondRound}>
+              Second round, blind
+            </Button>
+          )}
           {moment === "after" && (
             <Button color="inherit" onClick={() => setAll(!all)}>
               {all ? "Only what was off" : "All checks"}
@@ -132,18 +167,28 @@ function Run({ clientId, visit, events: stored, earlier }: Route.ComponentProps[
             of={list.length}
             moment={moment}
             answers={answers}
-            earlier={earlier}
+            earlier={moment === "again" ? undefined : earlier}
+            error={lookError(
+              current,
+              current.kind === "side" || current.steps ? "hand" : "measured",
+              looks.by[looks.me],
+            )}
             press={press}
             step={step}
           />
         ) : (
           <Typography sx={{ mb: 2, fontSize: 18 }}>
-            {list.length === 0
-              ? "Nothing was off before the work: there is nothing to look at again."
-              : "That was the last one. What was found stands below."}
+            {moment === "again"
+              ? `Looked at again, blind: ${counted(again.length, "answer")}, ${same} the same as before. They tell your own error of looking; what counts for the client is the first round.`
+              : list.length === 0
+                ? "Nothing was off before the work: there is nothing to look at again."
+                : "That was the last one. What was found stands below."}
           </Typography>
         )}
-        <Found answers={answers} earlier={earlier} open={open} retest={off.length > 0 ? retest : undefined} />
+        {/* blind is blind: what was found at first is not on the screen */}
+        {moment !== "again" && (
+          <Found answers={answers} earlier={earlier} open={open} retest={off.length > 0 ? retest : undefined} />
+        )}
       </Box>
     </Box>
   );

@@ -7,14 +7,19 @@ import { array, number, object, string } from "yup";
 import type { Route } from "./+types/repeatability";
 import type { LandmarkKey } from "~core/anatomy/landmarks";
 import { furtherPairs, spreadInterval } from "~core/statistics/within";
+import { gradedTruths, layOrder, toldFrom } from "~core/repeatability/lay-figures";
 import { blindOrder } from "~core/repeatability/study";
 import { seeded, seedOf } from "~core/random";
 import { studied } from "~app/own-figures.server";
+import { lookedBy } from "~app/looks.server";
 import { inSession } from "~app/session.server";
 import { validate } from "~app/validation";
 import { Page } from "~app/ui/page";
 import { useNotify } from "~app/ui/notices";
 import { beginStudy, deleteStudy, finishStudy, getStudy, markingsOf, studiesOf } from "~data/studies";
+import { NotFound } from "~data/errors";
+import { deleteLayLooks, layLooks } from "~data/looks";
+import { LookingAgain } from "./looking-again";
 import { Results } from "./results";
 import { StandingAgain } from "./standing-again";
 import { StartStudy } from "./start-study";
@@ -44,7 +49,16 @@ export function loader({ context }: Route.LoaderArgs) {
       ]),
     ) as Record<Source, Record<ViewKind, number>>;
     const found = (await studied(tx))[practitioner.id];
+    const drawings = await layLooks(tx, practitioner.id);
     return {
+      looks: (await lookedBy(tx))[practitioner.id]?.looks ?? [],
+      drawings: drawings.map(({ studyId, grades, begun }) => ({
+        id: studyId,
+        begun: format(begun, "d MMM yyyy"),
+        done: grades.size,
+        of: layOrder(studyId).length,
+      })),
+      told: toldFrom(drawings.flatMap(({ studyId, grades }) => gradedTruths(studyId, grades))) ?? null,
       studies,
       counts,
       metrics: viewKinds
@@ -88,6 +102,11 @@ const startSchema = object({
 /** Begins a study, ends one early, or takes one back. */
 export function action({ context }: Route.ActionArgs) {
   return inSession(context, async ({ tx, practitioner, body: { fields: body } }) => {
+    if (body.intent === "delete-drawings") {
+      if (!string().uuid().isValidSync(body.id)) throw new NotFound("study");
+      await deleteLayLooks(tx, practitioner.id, String(body.id));
+      return { ok: true };
+    }
     if (body.intent === "delete" || body.intent === "finish") {
       const study = await getStudy(tx, practitioner.id, String(body.id));
       if (body.intent === "delete") await deleteStudy(tx, practitioner.id, study.id);
@@ -116,13 +135,13 @@ export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
 /** How repeatable one's own marking is, and what is made of it. */
 export default function Repeatability({
-  loaderData: { studies, counts, metrics, placing, standing },
+  loaderData: { studies, counts, metrics, placing, standing, looks, drawings, told },
 }: Route.ComponentProps) {
   const open = studies.find((study) => !study.finished);
   return (
     <Page
       title="Repeatability"
-      note="Mark the same pictures again, blind. How far your marks scatter adds to the model’s error; how a person stands again is found from repeated standings."
+      note="Mark the same pictures again, blind. How far your marks scatter adds to the model’s error; how a person stands again, and how you look again at the table, is found from second rounds."
       actions={
         <Button component={Link} to="/practice" variant="outlined">
           Practice
@@ -140,6 +159,7 @@ export default function Repeatability({
             </Typography>
           )}
           <StandingAgain metrics={standing} />
+          <LookingAgain looks={looks} studies={drawings} told={told} />
         </Box>
         <Box>
           {open ? (

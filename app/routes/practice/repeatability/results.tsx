@@ -5,7 +5,7 @@ import { useState } from "react";
 import { landmarks, type LandmarkKey } from "~core/anatomy/landmarks";
 import { formatSigned, formatValue, unitSign } from "~core/measure/format";
 import type { Metric } from "~core/measure/metrics";
-import { leastPairs } from "~core/measure/own-figures";
+import { leastPairs } from "~core/statistics/pooled-ratio";
 import type { MetricRepeat } from "~core/repeatability/study";
 import { z95 } from "~core/units";
 import { agreementPlot } from "./agreement-layout";

@@ -3,7 +3,7 @@ import Typography from "@mui/material/Typography";
 import { formatValue, unitSign } from "~core/measure/format";
 import { methodName } from "~core/measure/methods";
 import type { Metric } from "~core/measure/metrics";
-import { leastPairs } from "~core/measure/own-figures";
+import { leastPairs } from "~core/statistics/pooled-ratio";
 import { isUsed, type StandingRepeat } from "~core/repeatability/standing-study";
 
 type Shown = Omit<StandingRepeat, "metric"> & { metric: Pick<Metric, "name" | "unit"> };

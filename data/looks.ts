@@ -1,0 +1,73 @@
+import type { TableEvent } from "../core/table/answers";
+import type { Tx } from "./database";
+import { eventsOfVisits } from "./session-events";
+
+const lookedAgain = (tx: Tx) =>
+  tx("table_event").whereRaw("body->>'moment' = 'again'").distinct<{ visit_id: string }[]>("visit_id");
+
+/** Everything pressed at the visits at which somebody looked again, blind: one log a visit. */
+export async function logsLookedAgain(tx: Tx): Promise<TableEvent[][]> {
+  const visits = (await lookedAgain(tx)).map(({ visit_id: id }) => id);
+  const logs = await eventsOfVisits(tx, visits, "table_event", ["answer"]);
+  return [...logs.values()] as TableEvent[][];
+}
+
+/** As long as this stays the same, so does what second looks and drawings say. "" for none. */
+export async function looksKey(tx: Tx): Promise<string> {
+  const [{ again }] = (await tx("table_event").whereIn("visit_id", lookedAgain(tx)).max("seq as again")) as unknown as [
+    { again: string | null },
+  ];
+  const [{ drawn }] = (await tx("lay_look").select(
+    tx.raw(
+      "md5(string_agg(concat_ws(' ', practitioner_id, study_id, item, grade), ',' order by study_id, item)) as drawn",
+    ),
+  )) as unknown as [{ drawn: string | null }];
+  return [again, drawn].filter((each) => each !== null).join(" ");
+}
+
+/** How drawings were graded: by practitioner and study, grades by the place of their drawing in its order. */
+export async function layLooks(
+  tx: Tx,
+  practitionerId?: string,
+): Promise<{ practitionerId: string; studyId: string; grades: Map<number, number>; begun: Date }[]> {
+  const rows = await tx("lay_look")
+    .modify((query) => practitionerId && void query.where({ practitioner_id: practitionerId }))
+    .orderBy(["practitioner_id", "created_at", "study_id", "item"])
+    .select<{ practitionerId: string; studyId: string; item: number; grade: number; begun: Date }[]>({
+      practitionerId: "practitioner_id",
+      studyId: "study_id",
+      item: "item",
+      grade: "grade",
+      begun: "created_at",
+    });
+  const studies = new Map<
+    string,
+    { practitionerId: string; studyId: string; grades: Map<number, number>; begun: Date }
+  >();
+  for (const { practitionerId: who, studyId, item, grade, begun } of rows) {
+    const key = `${who} ${studyId}`;
+    const study = studies.get(key) ?? { practitionerId: who, studyId, grades: new Map<number, number>(), begun };
+    studies.set(key, study);
+    study.grades.set(item, grade);
+  }
+  return [...studies.values()];
+}
+
+/** Keeps how a drawing was graded, once: a blind look is not corrected afterwards. */
+export async function keepLayLook(
+  tx: Tx,
+  practitionerId: string,
+  studyId: string,
+  item: number,
+  grade: number,
+): Promise<void> {
+  await tx("lay_look")
+    .insert({ practitioner_id: practitionerId, study_id: studyId, item, grade })
+    .onConflict(["practice_id", "practitioner_id", "study_id", "item"])
+    .ignore();
+}
+
+/** Takes a study of drawings back: it counts no more. */
+export async function deleteLayLooks(tx: Tx, practitionerId: string, studyId: string): Promise<void> {
+  await tx("lay_look").where({ practitioner_id: practitionerId, study_id: studyId }).del();
+}
