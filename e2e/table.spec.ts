@@ -120,6 +120,21 @@ test("ranges are heard three in a row and typed, judged by their error, and a ha
   const visitId = await firstVisit(home.split("/").at(-1)!);
   const kept = () =>
     inKiln(async (tx) => Number((await tx("table_event").where({ visit_id: visitId }).count("* as n"))[0]!.n));
+  // an inclinometer at the cable: two ends are held, then it is unplugged
+  await page.addInitScript(() => {
+    const readable = new ReadableStream<Uint8Array>({
+      async start(port) {
+        for (const angle of [0, 20, 40, 40, 40, 40, 40, 20, 0, 20, 42, 42, 42, 42, 42, 20, 0])
+          for (let i = 0; i < 15; i++) {
+            await new Promise((done) => setTimeout(done, 20));
+            port.enqueue(new TextEncoder().encode(`${angle}.0\r\n`));
+          }
+        port.error(new Error("unplugged"));
+      },
+    });
+    const port = { open: () => Promise.resolve(), close: () => Promise.resolve(), readable };
+    Object.defineProperty(navigator, "serial", { value: { requestPort: () => Promise.resolve(port) } });
+  });
   await page.goto(`${home}/assess/move`);
   const [left, right] = [page.getByRole("group", { name: "Left" }), page.getByRole("group", { name: "Right" })];
   await left.getByRole("button", { name: "Hear 3 in a row" }).click();
@@ -146,6 +161,14 @@ test("ranges are heard three in a row and typed, judged by their error, and a ha
   await page.reload();
   await expect(right.getByRole("status")).toContainText("41 ±3.3°, mean of 3");
   await expect(page.getByText("Ends hard: neck, turning, right")).toBeVisible();
+
+  await page.getByRole("button", { name: "Neck, side-bending" }).click();
+  await page.getByLabel("Angles come from").click();
+  await page.getByRole("option", { name: "Inclinometer at the cable" }).click();
+  await left.getByRole("button", { name: "Hear 3 in a row" }).click();
+  await expect(page.getByText("Inclinometer at the cable tells nothing any more. What it took stays")).toBeVisible();
+  await expect(left.getByRole("status")).toContainText("41 ±");
+  await expect(left.getByRole("status")).toContainText("mean of 2");
 
   await page.getByRole("button", { name: "Hip at the edge of the table" }).click();
   const leg = page.getByRole("group", { name: "Left leg" });

@@ -2,8 +2,14 @@ import type { Heard } from "../../core/measure/steady";
 import type { Random } from "../../core/random";
 import type { Degrees } from "../../core/units";
 
-/** What an inclinometer does for the application: it tells its angle until it is told to stop. */
-export type Inclinometer = { name: string; listen: (hear: (heard: Heard) => void) => () => void };
+/**
+ * What an inclinometer does for the application: it tells its angle until it is told to stop. `lost` is called once when it
+ * stops by itself: unplugged, out of reach.
+ */
+export type Inclinometer = {
+  name: string;
+  listen: (hear: (heard: Heard) => void, lost?: () => void) => () => void;
+};
 
 const everyMs = 80;
 

@@ -17,6 +17,7 @@ import { logOf } from "~data/session-events";
 import { EdgeCard } from "./edge-card";
 import { RangeCard } from "./range-card";
 import { RangesFound } from "./ranges-found";
+import { useInclinometerKind, WhichInclinometer } from "./which-inclinometer";
 import { rangeWords } from "./words";
 
 export const handle = { slim: true };
@@ -50,6 +51,7 @@ function Ranges({ clientId, visit, events: stored, earlier }: Route.ComponentPro
   const { events, add } = log;
   const [moment, setMoment] = useState<Moment>("before");
   const [key, setKey] = useState(movements[0]!.key);
+  const inclinometer = useInclinometerKind();
   const ranges = useMemo(() => rangesAfter(events).map(rangeOf), [events]);
   const edges = useMemo(() => edgesAfter(events), [events]);
   const before = useMemo(
@@ -114,6 +116,7 @@ function Ranges({ clientId, visit, events: stored, earlier }: Route.ComponentPro
           <Typography variant="h2" sx={{ flex: "1 0 auto" }}>
             Ranges
           </Typography>
+          <WhichInclinometer {...inclinometer} />
           <MomentToggle moment={moment} visit={visit.ordinal} set={setMoment} />
         </Box>
         <Kept log={log} />
@@ -124,6 +127,7 @@ function Ranges({ clientId, visit, events: stored, earlier }: Route.ComponentPro
             key={key}
             movement={movementOf(key)}
             clientId={clientId}
+            inclinometer={inclinometer.kind}
             moment={moment}
             now={now.filter(({ movement }) => movement.key === key)}
             earlier={before.filter(({ movement }) => movement.key === key)}

@@ -13,6 +13,7 @@ import { seedOf, seeded } from "~core/random";
 import { z95, type Side } from "~core/units";
 import { Dial, type Live } from "./dial";
 import { useHearing } from "./use-hearing";
+import type { InclinometerKind } from "./which-inclinometer";
 import { rangeWords, unitOf } from "./words";
 
 /** So many repeats in a row the device takes. */
@@ -26,6 +27,7 @@ export function RangeCard({
   moment,
   now,
   earlier,
+  inclinometer,
   keep,
 }: {
   movement: Movement;
@@ -35,6 +37,7 @@ export function RangeCard({
   now: readonly Range[];
   /** The same of the visit before, before its work. */
   earlier: readonly Range[];
+  inclinometer: InclinometerKind;
   keep: (taken: Taken) => void;
 }) {
   const [drive, setDrive] = useState<Drive>("active");
@@ -97,6 +100,7 @@ export function RangeCard({
               key={`${side} ${drive} ${moment}`}
               movement={movement}
               clientId={clientId}
+              inclinometer={inclinometer}
               side={side}
               drive={drive}
               moment={moment}
@@ -114,6 +118,7 @@ export function RangeCard({
 function OneSide({
   movement,
   clientId,
+  inclinometer,
   side,
   drive,
   moment,
@@ -123,6 +128,7 @@ function OneSide({
 }: {
   movement: Movement;
   clientId: string;
+  inclinometer: InclinometerKind;
   side: Side | null;
   drive: Drive;
   moment: Moment;
@@ -173,7 +179,9 @@ function OneSide({
         <Button
           variant={hearing.listening ? "outlined" : "contained"}
           sx={{ minHeight: 56 }}
-          onClick={() => (hearing.listening ? hearing.end() : hearing.begin(truthOf(clientId, movement, side)))}
+          onClick={() =>
+            hearing.listening ? hearing.end() : void hearing.begin(inclinometer, truthOf(clientId, movement, side))
+          }
         >
           {hearing.listening ? `Listening: hold still at the end, ${inARow} times` : `Hear ${inARow} in a row`}
         </Button>
