@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { startTransition, useCallback, useEffect, useMemo, useRef, useState } from "react";
 
 type Event = { id: string; at: string };
 
@@ -19,8 +19,11 @@ export type NewEvent<E extends Event> = E extends Event ? Omit<E, "id" | "at"> :
  * lost network or a killed server lose nothing. `quietMs`: several that are pressed one after the other go together.
  */
 export function useOutbox<E extends Event>(key: string, url: string, stored: readonly E[], quietMs = 0) {
-  const [outbox, setOutbox] = useState<E[]>([]);
-  const [confirmed, setConfirmed] = useState<readonly E[]>(stored);
+  // both in one: an event is always in one of them, whichever change is drawn first
+  const [{ confirmed, outbox }, setLog] = useState<{ confirmed: readonly E[]; outbox: readonly E[] }>({
+    confirmed: stored,
+    outbox: [],
+  });
   const [online, setOnline] = useState(true);
   const [refused, setRefused] = useState<string | undefined>();
   const busy = useRef(false);
@@ -58,9 +61,14 @@ export function useOutbox<E extends Event>(key: string, url: string, stored: rea
       const sent = new Set(answer.stored);
       queue.current = queue.current.filter((event) => !sent.has(event.id));
       localStorage.setItem(key, JSON.stringify(queue.current));
-      setConfirmed((known) => [...known, ...batch.filter((event) => sent.has(event.id))]);
-      setOutbox(queue.current);
-      setOnline(true);
+      // nothing that is seen changes much by it: whatever is drawn meanwhile comes first
+      startTransition(() => {
+        setLog((log) => ({
+          confirmed: [...log.confirmed, ...batch.filter((event) => sent.has(event.id))],
+          outbox: log.outbox.filter((event) => !sent.has(event.id) && !no.has(event.id)),
+        }));
+        setOnline(true);
+      });
     } catch {
       setOnline(false);
     } finally {
@@ -73,7 +81,7 @@ export function useOutbox<E extends Event>(key: string, url: string, stored: rea
   useEffect(() => {
     const known = new Set(stored.map((event) => event.id));
     queue.current = waiting<E>(key).filter((event) => !known.has(event.id));
-    setOutbox(queue.current);
+    setLog((log) => ({ ...log, outbox: queue.current }));
     void send();
     const back = () => void send();
     window.addEventListener("online", back);
@@ -93,7 +101,7 @@ export function useOutbox<E extends Event>(key: string, url: string, stored: rea
       const made = { ...event, id: crypto.randomUUID(), at: new Date().toISOString() } as unknown as E;
       queue.current = [...queue.current, made];
       localStorage.setItem(key, JSON.stringify(queue.current));
-      setOutbox(queue.current);
+      setLog((log) => ({ ...log, outbox: [...log.outbox, made] }));
       if (quietMs === 0) void send();
       else {
         window.clearTimeout(again.current);
