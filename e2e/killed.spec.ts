@@ -70,6 +70,27 @@ test("a server killed in mid-session loses nothing, and what was pressed meanwhi
     await page.keyboard.press("ArrowLeft");
     await expect(page.getByText("Noted: before the fall")).toBeVisible();
 
+    // at the table, between a press and its sending
+    await page.goto(`${home}/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e01/assess/table?visit=5`);
+    await expect(page.getByRole("button", { name: "Even, next" })).toBeEnabled();
+    await page.keyboard.press("ArrowLeft");
+    server.kill("SIGKILL");
+    await page.keyboard.press("Space");
+    await page.keyboard.press("ArrowDown");
+    await page.keyboard.press("ArrowDown");
+    await expect(page.getByText(/1 not sent yet: kept here/)).toBeVisible();
+    server = await serve(port, env);
+    await expect(page.getByText(/kept here|Being kept/)).toHaveCount(0);
+    await page.reload();
+    await expect(page.getByRole("button", { name: /^Ankle bones a little right short/ })).toBeVisible();
+    const kept = new pg.Client(at(urls.super));
+    await kept.connect();
+    const { rows } = await kept.query(
+      "select e.id from table_event e join visit v on v.id = e.visit_id where v.ordinal = 5",
+    );
+    await kept.end();
+    expect(rows).toHaveLength(1);
+
     // a database that does not answer has a page of its own, and comes back by itself
     await admin.query(`alter database ${name} allow_connections false`);
     await admin.query("select pg_terminate_backend(pid) from pg_stat_activity where datname = $1", [name]);
