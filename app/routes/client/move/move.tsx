@@ -9,6 +9,7 @@ import { rangeOf, rangesAfter } from "~core/move/ranges";
 import { movedOf } from "~app/table.server";
 import { inSession } from "~app/session.server";
 import { visitOf } from "~app/routes/client/workspace.server";
+import { HandSide } from "~app/ui/hand-side";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import { SideList } from "~app/ui/side-list";
 import { Kept, usePressed } from "~app/routes/client/table/use-pressed";
@@ -61,7 +62,7 @@ function Ranges({ clientId, visit, events: stored, earlier }: Route.ComponentPro
   const now = ranges.filter(({ taken }) => taken.moment === moment);
   const groups = [...new Set(movements.map(({ group }) => group))];
   return (
-    <Box
+    <HandSide
       sx={{
         display: "grid",
         gridTemplateColumns: { xs: "1fr", sm: "230px minmax(0, 1fr)", md: "280px minmax(0, 1fr)" },
@@ -140,6 +141,6 @@ function Ranges({ clientId, visit, events: stored, earlier }: Route.ComponentPro
           earlier={earlier ? { visit: earlier.visit, ranges: before } : undefined}
         />
       </Box>
-    </Box>
+    </HandSide>
   );
 }

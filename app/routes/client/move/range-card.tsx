@@ -6,6 +6,7 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useRef, useState } from "react";
+import { Fine } from "~app/ui/fine";
 import type { Moment } from "~core/findings/restriction";
 import { endFeels, endFeelWords, type EndFeel, type Movement } from "~core/move/movements";
 import { drives, mostRepeats, rangeFault, type Drive, type Range, type Taken } from "~core/move/ranges";
@@ -68,10 +69,10 @@ export function RangeCard({
             label={now.length > 0 ? now.map(rangeWords).join("; ") : "Not measured yet"}
           />
         </Box>
-        <Typography sx={{ fontSize: 13.5, color: "text.secondary" }}>
+        <Fine>
           Green: {movement.lessIsMore ? "down to" : "from"} {movement.reference}
           {unitOf(movement)} ({movement.source}). Pale band: 95 %. Hollow: the visit before. Dashed: passive.
-        </Typography>
+        </Fine>
       </Box>
       <Box>
         <ToggleButtonGroup
@@ -161,7 +162,7 @@ function OneSide({
         : rangeFault({ movement: movement.key, side, values: [number], endFeel: null, pain: null });
   const title = side ? sideWord[side] : movement.name;
   return (
-    <Box role="group" aria-label={title} sx={{ display: "grid", gap: 1.25, alignContent: "start" }}>
+    <Box role="group" aria-label={title} sx={{ display: "grid", gap: 1.75, alignContent: "start" }}>
       <Typography sx={{ fontWeight: 650 }}>
         {title}
         <Box component="span" role="status" sx={{ fontWeight: 400 }}>
@@ -170,11 +171,7 @@ function OneSide({
             : ": not measured yet"}
         </Box>
       </Typography>
-      {values.length > 1 && (
-        <Typography sx={{ fontSize: 13.5, color: "text.secondary" }}>
-          {values.map((value) => round(value)).join(", ")}
-        </Typography>
-      )}
+      {values.length > 1 && <Fine>{values.map((value) => round(value)).join(", ")}</Fine>}
       {movement.unit === "deg" && (
         <Button
           variant={hearing.listening ? "outlined" : "contained"}

@@ -38,7 +38,9 @@ export function RangesFound({
           <>
             {each.left.movement.name}
             {each.left.taken.drive === "passive" ? ", passive" : ""}: left {round(each.left.value)}, right{" "}
-            {round(each.right.value)}; left less right {differenceWords(each, each.left)} ({each.verdict})
+            {round(each.right.value)}; left less right {differenceWords(each, each.left)} ({each.verdict}); together{" "}
+            {round(each.left.value + each.right.value)} ±{round(z95 * Math.hypot(each.left.se, each.right.se))}
+            {unitOf(each.left.movement)}
           </>
         )}
       </Part>

@@ -1,3 +1,4 @@
+import { Fine } from "~app/ui/fine";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
@@ -141,10 +142,10 @@ export function CheckCard({
           />
         )}
         {!(check.kind === "one" && felt) && (
-          <Typography sx={{ fontSize: 13.5, color: "text.secondary", mt: 1.5 }}>
+          <Fine sx={{ mt: 1.5 }}>
             One look is good to ±{(z95 * error.se).toFixed(1)}
             {felt ? " grades" : unitWords[check.measure!.unit]}: {basisWords(error)}.
-          </Typography>
+          </Fine>
         )}
         <Box
           sx={{
@@ -179,10 +180,10 @@ export function CheckCard({
               : "Next"}
           </Button>
         </Box>
-        <Typography sx={{ display: { xs: "none", sm: "block" }, fontSize: 13.5, color: "text.secondary", mt: 1 }}>
+        <Fine sx={{ display: { xs: "none", sm: "block" }, mt: 1 }}>
           Keys: ← and → for the side that lies there, each press a step more; Space, or a pedal, for “as it should be”
           and the next; ↓ skips, ↑ goes back.
-        </Typography>
+        </Fine>
       </Box>
       <Where check={check} />
     </Box>

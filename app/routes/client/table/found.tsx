@@ -2,6 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { isAnswered, type Answer, type VisitAnswers } from "~core/table/answers";
+import { Fine } from "~app/ui/fine";
 import type { Check } from "~core/table/checks";
 import { couplings } from "~core/table/coupled-motion";
 import { readLegs } from "~core/table/leg-difference";
@@ -69,10 +70,10 @@ export function Found({
                     </>
                   )}
                 </Typography>
-                <Typography sx={{ fontSize: 13.5, color: "text.secondary" }}>
+                <Fine>
                   {check.next}
                   {!isAnswered(check, answers, "after") && " Not looked at again yet."}
-                </Typography>
+                </Fine>
               </Box>
             ))}
           </Box>
@@ -113,9 +114,9 @@ export function Found({
         </Box>
       )}
       {off.length > 0 && (
-        <Typography sx={{ fontSize: 13.5, color: "text.secondary" }}>
+        <Fine>
           One step of a grade lies within the error of looking. Everything looked at twice is judged together.
-        </Typography>
+        </Fine>
       )}
     </Box>
   );

@@ -12,6 +12,7 @@ import { counted } from "~core/words";
 import { inSession } from "~app/session.server";
 import { tableOf } from "~app/table.server";
 import { visitOf } from "~app/routes/client/workspace.server";
+import { HandSide } from "~app/ui/hand-side";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import { getClient } from "~data/clients";
 import { logOf } from "~data/session-events";
@@ -101,7 +102,7 @@ function Run({ clientId, visit, events: stored, earlier, looks }: Route.Componen
   const same = again.filter((pair) => pair.first === pair.second).length;
   const taken = list.filter((check) => isAnswered(check, answers, moment)).length;
   return (
-    <Box
+    <HandSide
       sx={{
         display: "grid",
         gridTemplateColumns: { xs: "1fr", sm: "250px minmax(0, 1fr)", md: "300px minmax(0, 1fr)" },
@@ -190,6 +191,6 @@ function Run({ clientId, visit, events: stored, earlier, looks }: Route.Componen
           <Found answers={answers} earlier={earlier} open={open} retest={off.length > 0 ? retest : undefined} />
         )}
       </Box>
-    </Box>
+    </HandSide>
   );
 }

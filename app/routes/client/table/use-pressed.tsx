@@ -1,5 +1,5 @@
-import Typography from "@mui/material/Typography";
 import { useOutbox } from "~app/ui/use-outbox";
+import { Fine } from "~app/ui/fine";
 import type { PressedEvent } from "~data/session-events";
 
 /** A few presses that follow one another go together (ms of quiet). */
@@ -12,16 +12,13 @@ export const usePressed = (clientId: string, visitId: string, stored: readonly P
 /** Whether everything that was pressed is kept. */
 export function Kept({ log: { refused, unsent, online } }: { log: ReturnType<typeof usePressed> }) {
   return (
-    <Typography
-      role="status"
-      sx={(t) => ({ fontSize: 13.5, color: refused ? t.tokens.clay : "text.secondary", minHeight: 22 })}
-    >
+    <Fine role="status" sx={(t) => ({ color: refused ? t.tokens.clay : "text.secondary", minHeight: 22 })}>
       {refused ??
         (unsent === 0
           ? ""
           : online
             ? "Being kept …"
             : `${unsent} not sent yet: kept here, and sent when the network is back.`)}
-    </Typography>
+    </Fine>
   );
 }
