@@ -20,7 +20,7 @@ const rooms = {
   consent: ["anatomy", "techniques"],
   findings: ["anatomy", "statistics"],
   techniques: ["anatomy"],
-  "light-touch": ["statistics"],
+  "light-touch": ["anatomy", "findings", "screening", "statistics", "techniques"],
   "own-measures": [],
   measure: ["anatomy", "findings", "statistics"],
   repeatability: ["anatomy", "measure", "statistics", "table"],

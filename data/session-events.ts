@@ -1,12 +1,17 @@
 import { isDeepStrictEqual } from "node:util";
 import type { SessionEvent } from "../core/session/events";
+import type { ArcEvent } from "../core/light-touch/arc";
+import type { BoneEvent } from "../core/light-touch/bones";
+import type { StillEvent } from "../core/light-touch/still-point";
+import type { UnwindEvent } from "../core/light-touch/unwinding";
 import type { EdgeEvent } from "../core/move/edge-of-table";
 import type { RangeEvent } from "../core/move/ranges";
 import type { TableEvent } from "../core/table/answers";
 import type { Tx } from "./database";
 
-/** What was pressed during a visit, only ever appended to: the run of its session, and what was found at the table and moved. */
-export type PressedEvent = TableEvent | RangeEvent | EdgeEvent;
+/** What was pressed during a visit, only ever appended to: the run of its session, and what was
+ * found at the table, moved, and done by light touch. */
+export type PressedEvent = TableEvent | RangeEvent | EdgeEvent | BoneEvent | StillEvent | UnwindEvent | ArcEvent;
 type Logs = { session_event: SessionEvent; table_event: PressedEvent };
 type Log = keyof Logs;
 /** Locks of the two, so that neither waits for the other. */

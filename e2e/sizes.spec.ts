@@ -31,6 +31,13 @@ const screens: [path: string, act: (page: Page) => Locator][] = [
   [`/clients/${ruben}/assess/points`, (page) => page.getByRole("button", { name: "Add a point" })],
   [`/clients/${ruben}/assess/scars`, (page) => page.getByRole("button", { name: "Add a scar" })],
   [`/clients/${maribel}/assess/listen`, (page) => page.getByRole("group", { name: "Left quality" })],
+  [`/clients/${maribel}/assess/arc?visit=2`, (page) => page.getByRole("heading", { name: /Listen again/ })],
+  [`/clients/${maribel}/assess/bones?visit=1`, (page) => page.getByRole("heading", { name: "Sphenoid" })],
+  [`/clients/${maribel}/assess/unwinding`, (page) => page.getByRole("button", { name: "Hands on" })],
+  [
+    "/practice/repeatability/drawings/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8eff",
+    (page) => page.getByText("Drawing 1 of 80"),
+  ],
   [`/clients/${ruben}/path`, (page) => page.getByRole("button", { name: "Solve again" })],
   [`/clients/${ruben}/sessions`, (page) => page.getByRole("link", { name: /the session$/ })],
   [`/clients/${ruben}/change`, (page) => page.getByRole("heading", { level: 2 }).filter({ visible: true }).first()],

@@ -7,7 +7,9 @@ import { styled } from "@mui/material/styles";
 export const HandSide = styled("div")({
   "@media (pointer: coarse)": {
     "& .MuiButton-root, & .MuiToggleButton-root, & nav button, & .MuiInputBase-root": { minHeight: 48, fontSize: 16 },
-    "& nav button small, & nav h3, & .MuiInputBase-input, & .MuiFormHelperText-root, & .MuiInputLabel-root": { fontSize: 16 },
+    "& nav button small, & nav h3, & .MuiInputBase-input, & .MuiFormHelperText-root, & .MuiInputLabel-root": {
+      fontSize: 16,
+    },
     "& .MuiInputLabel-shrink": { transform: "translate(14px, -10px) scale(1)" },
     "& fieldset legend": { fontSize: 16 },
   },

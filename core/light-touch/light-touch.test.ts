@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { seeded } from "../random";
 import { isUsualRate, rateBand, rateOfTaps } from "./rhythm";
-import { balanceIndex, overallFreedom, weakest, type Listening } from "./stations";
+import { balanceIndex, compareListening, overallChange, overallFreedom, weakest, type Listening } from "./stations";
 
 describe("rate from taps", () => {
   it("is exact for even taps: one every 7.5 s is 8 per minute", () => {
@@ -87,5 +87,25 @@ describe("listening", () => {
     expect(balanceIndex(0, 0)).toBe(0);
     expect(balanceIndex(3, 1)).toBe(0.5);
     expect(balanceIndex(1, 3)).toBe(-0.5);
+  });
+  it("is compared hand by hand and judged together: one step of one hand cannot be told, all of them freer can", () => {
+    const later: Listening = { heels: { L: { quality: 3, amplitude: 2 }, R: { quality: 3, amplitude: 2 } } };
+    expect(compareListening(heard, later).map(({ station, side, verdict }) => [station, side, verdict])).toEqual([
+      ["heels", "L", "cannot be told"],
+      ["heels", "R", "cannot be told"],
+    ]);
+    const all = (grade: 1 | 2 | 3): Listening =>
+      Object.fromEntries(
+        ["heels", "feet", "thighs", "pelvis", "ribs"].map((key) => [
+          key,
+          { L: { quality: grade, amplitude: grade }, R: { quality: grade, amplitude: grade } },
+        ]),
+      );
+    expect(overallChange(compareListening(all(1), all(2)))).toMatchObject({
+      difference: expect.closeTo(1 / 3, 10) as number,
+      verdict: "clear",
+    });
+    expect(overallChange(compareListening(all(2), all(2)))!.verdict).toBe("cannot be told");
+    expect(overallChange([])).toBeUndefined();
   });
 });

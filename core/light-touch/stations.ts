@@ -1,3 +1,6 @@
+import { falseDiscovery } from "../statistics/false-discovery";
+import { differing, verdictOf, type Difference, type Verdict } from "../statistics/verdict";
+
 /** Where the hands listen, in the order they go, before and after light-touch work. Common teaching. */
 export const stations = [
   { key: "heels", name: "Heels" },
@@ -51,4 +54,40 @@ export function overallFreedom(listening: Listening): number | undefined {
     (["L", "R"] as const).map((side) => listening[key]?.[side]).filter((hand) => hand !== undefined),
   );
   return felt.length === 0 ? undefined : felt.reduce((sum, hand) => sum + freedom(hand), 0) / felt.length;
+}
+
+/** Standard error of one hand's freedom: two grades, each good to half a step (common practice; published agreement is poor). */
+export const freedomSe = Math.hypot(0.5, 0.5) / 6;
+
+/** One hand at one station at two moments. */
+export type HeardAgain = Difference & {
+  station: StationKey;
+  name: string;
+  side: "L" | "R";
+  before: number;
+  after: number;
+  verdict: Verdict;
+};
+
+/** Every hand that was felt at both moments, judged together by the error of both. */
+export function compareListening(first: Listening, second: Listening): HeardAgain[] {
+  const pairs = stations.flatMap(({ key, name }) =>
+    (["L", "R"] as const).flatMap((side) => {
+      const [was, is] = [first[key]?.[side], second[key]?.[side]];
+      if (!was || !is) return [];
+      const [before, after] = [freedom(was), freedom(is)];
+      return [{ station: key, name, side, before, after, ...differing(after - before, Math.SQRT2 * freedomSe) }];
+    }),
+  );
+  const q = falseDiscovery(pairs.map(({ p }) => p));
+  return pairs.map((pair, i) => ({ ...pair, verdict: verdictOf(pair.p, q[i]!) }));
+}
+
+/** All hands together: the mean difference of those felt twice, with its error; undefined below two. */
+export function overallChange(compared: readonly HeardAgain[]): (Difference & { verdict: Verdict }) | undefined {
+  if (compared.length < 2) return undefined;
+  const mean = compared.reduce((sum, { difference }) => sum + difference, 0) / compared.length;
+  // two grades of one hand in one hour are not wholly its own: taken as if half of them were (assumed)
+  const all = differing(mean, (Math.SQRT2 * freedomSe) / Math.sqrt(compared.length / 2));
+  return { ...all, verdict: verdictOf(all.p, all.p) };
 }

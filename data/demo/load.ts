@@ -19,6 +19,7 @@ import { hashPassword } from "../practitioners";
 import { saveSeries } from "../series";
 import { appendEvents } from "../session-events";
 import { listVisits, type Visit } from "../visits";
+import { lightEvents } from "./light";
 import { textFor } from "../../core/consent/consent";
 import { readEntry } from "../../core/screening/entry";
 import { usualPreferences } from "../../core/screening/facts";
@@ -137,6 +138,8 @@ async function loadPerson(tx: Tx, person: Person, today: string): Promise<void> 
       ] as const)
         for (const [station, felt] of Object.entries(heard(visit.ordinal, freed)))
           await saveStation(tx, visit.id, moment, station as StationKey, felt, null);
+      const light = lightEvents(visit.ordinal as 1 | 2, visit.onDate, (name) => demoId(`${visit.id} ${name}`));
+      await appendEvents(tx, visit.id, light, "table_event", practitioners[0]!.id);
     }
 }
 

@@ -97,6 +97,9 @@ const parts: Record<string, { name: string; path: string }[]> = {
     { name: "Points", path: "assess/points" },
     { name: "Scars", path: "assess/scars" },
     { name: "Listen", path: "assess/listen" },
+    { name: "Arc", path: "assess/arc" },
+    { name: "Bones", path: "assess/bones" },
+    { name: "Unwinding", path: "assess/unwinding" },
     { name: "Summary", path: "assess/summary" },
   ],
 };

@@ -18,6 +18,7 @@ import { stanceLine } from "~core/measure/stance-line";
 import { viewName, views, type View } from "~core/measure/view";
 import { structureOf } from "~core/anatomy/structures";
 import { inSession } from "~app/session.server";
+import { lightOf } from "~app/light.server";
 import { movedOf, tableOf } from "~app/table.server";
 import { visitOf } from "~app/routes/client/workspace.server";
 import { changeColour } from "~app/ui/change-colour";
@@ -29,6 +30,7 @@ import { ownFigures } from "~app/own-figures.server";
 import { photosOfClient } from "~data/photos";
 import { StanceOverlay } from "~app/ui/stance-overlay";
 import { MoveChange } from "./move-change";
+import { LightChange } from "./light-change";
 import { TableChange } from "./table-change";
 import { changeBar } from "./change-layout";
 import { summarise } from "~core/change/summary";
@@ -40,6 +42,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
     return {
       table: await tableOf(tx, visits),
       moved: await movedOf(tx, visits),
+      light: await lightOf(tx, client.id, visits),
       clientId: client.id,
       ordinal: visit.ordinal,
       photos: await photosOfClient(tx, client.id),
@@ -50,13 +53,41 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
   });
 }
 
+type At = { ordinal: number; moment: "before" | "after" };
+
+/** What hands say of a change: the table, ranges and light touch, each judged among its own. */
+function ByHand({
+  title,
+  table,
+  moved,
+  light,
+  first,
+  second,
+}: Pick<Route.ComponentProps["loaderData"], "table" | "moved" | "light"> & { title?: string; first: At; second: At }) {
+  const at = { first, second };
+  const has = [...table, ...moved, ...light].some(({ visit }) => visit === second.ordinal);
+  return (
+    <>
+      {title && has && (
+        <Typography variant="h2" sx={{ mt: 3 }}>
+          {title}
+        </Typography>
+      )}
+      <TableChange table={table} {...at} />
+      <MoveChange moved={moved} {...at} />
+      <LightChange light={light} {...at} />
+    </>
+  );
+}
+
 const momentName = (moment: MomentReadings) => `${moment.moment} visit ${moment.ordinal}`;
 
 export default function Change({
-  loaderData: { clientId, ordinal, photos, byHand, figures, restrictions, table, moved },
+  loaderData: { clientId, ordinal, photos, byHand, figures, restrictions, table, moved, light },
 }: Route.ComponentProps) {
   const [params, setParams] = useSearchParams();
   const moments = momentsOf(photos, byHand, readBy(figures), figures);
+  const firstFound = Math.min(...[...table, ...moved, ...light].map(({ visit }) => visit));
   if (moments.length < 2)
     return (
       <Box sx={{ p: 3 }}>
@@ -75,8 +106,20 @@ export default function Change({
           Mark the same view before and after a session, or at two visits. What changed then appears here, with how sure
           that is.
         </Empty>
-        <TableChange table={table} first={{ ordinal, moment: "before" }} second={{ ordinal, moment: "after" }} />
-        <MoveChange moved={moved} first={{ ordinal, moment: "before" }} second={{ ordinal, moment: "after" }} />
+        <ByHand
+          {...{ table, moved, light }}
+          title={`Within visit ${ordinal}`}
+          first={{ ordinal, moment: "before" }}
+          second={{ ordinal, moment: "after" }}
+        />
+        {firstFound < ordinal && (
+          <ByHand
+            {...{ table, moved, light }}
+            title={`Before visit ${firstFound} to after visit ${ordinal}`}
+            first={{ ordinal: firstFound, moment: "before" }}
+            second={{ ordinal, moment: "after" }}
+          />
+        )}
       </Box>
     );
 
@@ -179,8 +222,7 @@ export default function Change({
             <Typography sx={{ maxWidth: 720 }}>{next}</Typography>
           </>
         )}
-        <TableChange table={table} first={first} second={second} />
-        <MoveChange moved={moved} first={first} second={second} />
+        <ByHand {...{ table, moved, light, first, second }} />
         {graded.length > 0 && (
           <>
             <Typography variant="h3" component="h3" sx={{ mt: 2.5 }}>

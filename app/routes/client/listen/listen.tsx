@@ -4,7 +4,7 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
-import { data } from "react-router";
+import { data, useSearchParams } from "react-router";
 import { number, object, string } from "yup";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import type { Route } from "./+types/listen";
@@ -12,7 +12,9 @@ import type { Moment } from "~core/findings/restriction";
 import { isUsualRate, leastTaps, rateBand, rateOfTaps, usualRates } from "~core/light-touch/rhythm";
 import {
   balanceIndex,
+  compareListening,
   freedom,
+  overallChange,
   overallFreedom,
   stations,
   weakest,
@@ -21,6 +23,7 @@ import {
   type StationFelt,
   type StationKey,
 } from "~core/light-touch/stations";
+import { z95 } from "~core/units";
 import { inSession, keeping } from "~app/session.server";
 import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
@@ -97,7 +100,8 @@ export function action({ params, context }: Route.ActionArgs) {
 
 export default function Listen({ loaderData }: Route.ComponentProps) {
   const { visit } = loaderData;
-  const [moment, setMoment] = useState<Moment>("before");
+  const [search] = useSearchParams();
+  const [moment, setMoment] = useState<Moment>(search.get("moment") === "after" ? "after" : "before");
   const [station, setStation] = useState<StationKey>("heels");
   const at = `${visit.id} ${moment} ${station}`;
   // what was chosen and is not confirmed yet, shown at once, whichever station one has gone on to
@@ -108,6 +112,7 @@ export default function Listen({ loaderData }: Route.ComponentProps) {
   const index = stations.findIndex((each) => each.key === station);
   const begin = weakest(before);
   const [freeBefore, freeAfter] = [overallFreedom(before), overallFreedom(after)];
+  const change = overallChange(compareListening(before, after));
   const felt = (moment === "before" ? before : after)[station] ?? {};
   const percent = (value: number) => `${Math.round(value * 100)}%`;
 
@@ -177,7 +182,8 @@ export default function Listen({ loaderData }: Route.ComponentProps) {
           )}
           {freeBefore !== undefined && freeAfter !== undefined && (
             <Typography sx={{ mt: 1 }}>
-              Freedom over all stations: {percent(freeBefore)} before, {percent(freeAfter)} after.
+              Freedom over all stations: {percent(freeBefore)} before, {percent(freeAfter)} after
+              {change && ` (${change.verdict}, ±${Math.round(100 * z95 * change.se)} %)`}.
             </Typography>
           )}
           <Typography sx={{ mt: 1.5, fontSize: 13.5, color: "text.secondary" }}>

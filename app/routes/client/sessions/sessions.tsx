@@ -28,6 +28,7 @@ import { shortDay } from "~app/ui/dates";
 import { Empty } from "~app/ui/page";
 import { useHydrated } from "~app/ui/use-hydrated";
 import { tableNote } from "~core/table/results";
+import { lightOf } from "~app/light.server";
 import { tableOf } from "~app/table.server";
 import { followDays, ownVisit, visitOf } from "~app/routes/client/workspace.server";
 import { getClient } from "~data/clients";
@@ -60,7 +61,12 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
           : [],
       obstacles: planned && visit.status === "planned" ? await obstaclesOf(tx, client, visit, judged) : [],
       visit,
-      table: tableNote((await tableOf(tx, [visit]))[0]?.answers ?? []),
+      found: [
+        tableNote((await tableOf(tx, [visit]))[0]?.answers ?? []),
+        ...((await lightOf(tx, client.id, [visit]))[0]?.lines ?? []),
+      ]
+        .filter(Boolean)
+        .join("\n"),
       today: today(),
       planned,
       run:
@@ -236,7 +242,7 @@ export default function Sessions({ loaderData, actionData: answer }: Route.Compo
             key={visit.id}
             visit={visit}
             run={run}
-            table={loaderData.table}
+            found={loaderData.found}
             kept={actionData && "note" in actionData ? String(actionData.note) : undefined}
           />
         )}
@@ -248,16 +254,16 @@ export default function Sessions({ loaderData, actionData: answer }: Route.Compo
 function Closing({
   visit,
   run,
-  table,
+  found,
   kept,
 }: {
   visit: { id: string; ordinal: number; version: number };
   run: Awaited<ReturnType<typeof loader>>["run"];
-  /** What the table said, for the note. */
-  table: string;
+  /** What the table said and what light touch found, for the note. */
+  found: string;
   kept: string | undefined;
 }) {
-  const [note, setNote] = useState(kept ?? [run?.draft, table].filter(Boolean).join("\n"));
+  const [note, setNote] = useState(kept ?? [run?.draft, found].filter(Boolean).join("\n"));
   const busy = useNavigation().state === "submitting";
   const ready = useHydrated();
   return (

@@ -16,6 +16,7 @@ import { isAnswered } from "~core/table/answers";
 import { compareTable, offBefore, verdictWords, wordsOf } from "~core/table/results";
 import { rangeOf } from "~core/move/ranges";
 import { rangeName, rangeWords } from "~app/routes/client/move/words";
+import { lightOf } from "~app/light.server";
 import { movedOf, tableOf } from "~app/table.server";
 import { inSession } from "~app/session.server";
 import { workedSessions } from "~app/routes/client/plan-input.server";
@@ -46,6 +47,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
       scars: await scarsOf(tx, client.id),
       skin: await skinOf(tx, client.id),
       table: (await tableOf(tx, [visit]))[0]?.answers ?? [],
+      light: (await lightOf(tx, client.id, [visit]))[0]?.lines ?? [],
       ranges: (await movedOf(tx, [visit]))[0]?.ranges ?? [],
       // what is planned is not what was done
       steps: visit.status === "closed" ? (worked[visit.ordinal - 1]?.steps ?? []) : [],
@@ -172,7 +174,7 @@ export default function Summary({ loaderData }: Route.ComponentProps) {
           Print
         </Button>
       </Box>
-      {groups.length === 0 && off.length === 0 && (
+      {groups.length === 0 && off.length === 0 && loaderData.light.length === 0 && (
         <Typography color="text.secondary">Nothing was felt at this visit yet.</Typography>
       )}
       <Box
@@ -213,6 +215,16 @@ export default function Summary({ loaderData }: Route.ComponentProps) {
                 />
               ))}
             </Part>
+          )}
+          {loaderData.light.length > 0 && (
+            <Box component="section" aria-label="Light touch" sx={{ mb: 2 }}>
+              <Typography variant="h3" sx={{ mb: 0.5 }}>
+                Light touch
+              </Typography>
+              {loaderData.light.map((line) => (
+                <Typography key={line}>{line}</Typography>
+              ))}
+            </Box>
           )}
           {different.length > 0 && (
             <Part title="Different from last time">

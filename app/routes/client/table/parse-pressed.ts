@@ -1,14 +1,11 @@
 import { edgeFault, type EdgeEvent, type EdgeOfTable } from "~core/move/edge-of-table";
-import { drives, rangeFault, type RangeEvent, type Taken } from "~core/move/ranges";
+import { drives, rangeFault, type Taken } from "~core/move/ranges";
 import type { EndFeel } from "~core/move/movements";
-import { faultOf, tableMoments, ways, type Pressed, type TableEvent } from "~core/table/answers";
+import { faultOf, tableMoments, ways, type Pressed } from "~core/table/answers";
 import { headOf, type Refused } from "~app/event-head";
-
-const oneOf = <T extends string>(value: unknown, list: readonly T[]): value is T =>
-  typeof value === "string" && (list as readonly string[]).includes(value);
-const isNumber = (value: unknown): value is number => typeof value === "number" && Number.isFinite(value);
-
-type Body<B> = { body: B } | { reason: string };
+import type { PressedEvent } from "~data/session-events";
+import { arc, bone, still, unwind } from "./parse-light";
+import { isNumber, oneOf, type Body } from "./parse-parts";
 
 function answer({ moment, check, side = null, way, value = null }: Record<string, unknown>): Body<Pressed> {
   if (!oneOf(moment, tableMoments)) return { reason: "Moment: before, again or after." };
@@ -44,15 +41,16 @@ function edge({ moment, side, angles = null }: Record<string, unknown>): Body<Ed
   return reason ? { reason } : { body: { moment, side, angles: own } };
 }
 
-const kinds = { answer, range, edge };
+const kinds = { answer, range, edge, bone, still, unwind, arc };
 
 /** What was pressed, as the page sends it, or why it is none: field, rule and value. */
-export function parsePressed(value: unknown): TableEvent | RangeEvent | EdgeEvent | Refused {
+export function parsePressed(value: unknown): PressedEvent | Refused {
   const head = headOf(value);
   if ("reason" in head) return head;
   const { id, at, kind } = head;
-  if (!oneOf(kind, ["answer", "range", "edge"])) return { id, reason: "Event: its kind is not known." };
+  if (!oneOf(kind, Object.keys(kinds) as (keyof typeof kinds)[]))
+    return { id, reason: "Event: its kind is not known." };
   const sent = typeof head.body === "object" && head.body !== null ? (head.body as Record<string, unknown>) : {};
   const read = kinds[kind](sent);
-  return "reason" in read ? { id, reason: read.reason } : ({ id, at, kind, body: read.body } as TableEvent);
+  return "reason" in read ? { id, reason: read.reason } : ({ id, at, kind, body: read.body } as PressedEvent);
 }

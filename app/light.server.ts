@@ -1,0 +1,35 @@
+import { bonesAfter, type BoneFelt } from "~core/light-touch/bones";
+import { lightLines } from "~core/light-touch/light-note";
+import type { Listening } from "~core/light-touch/stations";
+import type { Tx } from "~data/database";
+import { listeningsOf } from "~data/findings";
+import { eventsOfVisits } from "~data/session-events";
+import type { Visit } from "~data/visits";
+
+/** What light touch found and did at a visit: its lines in words, how the bones moved, what was heard at the stations. */
+export type LightOfVisit = {
+  visit: number;
+  lines: string[];
+  bones: BoneFelt[];
+  heard: Partial<Record<"before" | "after", Listening>>;
+};
+
+/** Light touch at each of a client's visits, those without any left out. */
+export async function lightOf(tx: Tx, clientId: string, visits: readonly Visit[]): Promise<LightOfVisit[]> {
+  const logs = await eventsOfVisits(
+    tx,
+    visits.map(({ id }) => id),
+    "table_event",
+    ["arc", "bone", "still", "unwind"],
+  );
+  const listenings = await listeningsOf(tx, clientId);
+  return visits.flatMap(({ id, ordinal }) => {
+    const events = logs.get(id) ?? [];
+    const heard = Object.fromEntries(
+      listenings.filter((each) => each.visitId === id).map((each) => [each.moment, each.stations]),
+    );
+    if (events.length === 0 && Object.keys(heard).length === 0) return [];
+    const again = Object.keys(heard.after ?? {}).length;
+    return [{ visit: ordinal, lines: lightLines(events, again), bones: bonesAfter(events), heard }];
+  });
+}

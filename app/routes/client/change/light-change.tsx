@@ -1,0 +1,55 @@
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import type { Moment } from "~core/findings/restriction";
+import { boneName, compareBones } from "~core/light-touch/bones";
+import { compareListening, overallChange } from "~core/light-touch/stations";
+import { z95 } from "~core/units";
+import type { LightOfVisit } from "~app/light.server";
+import { Fine } from "~app/ui/fine";
+
+type At = { ordinal: number; moment: Moment };
+
+/** What changed under listening hands between two moments: the stations altogether and each, and how the bones moved. */
+export function LightChange({ light, first, second }: { light: readonly LightOfVisit[]; first: At; second: At }) {
+  const of = ({ ordinal }: At) => light.find(({ visit }) => visit === ordinal);
+  const heard = ({ ordinal, moment }: At) => of({ ordinal, moment })?.heard[moment] ?? {};
+  const felt = (at: At) => (of(at)?.bones ?? []).filter(({ moment }) => moment === at.moment);
+  const stations = compareListening(heard(first), heard(second));
+  const bones = compareBones(felt(first), felt(second)).filter(({ before, after }) => before !== after);
+  const all = overallChange(stations);
+  if (stations.length + bones.length === 0) return null;
+  const told = stations.filter(({ verdict }) => verdict !== "cannot be told");
+  const percent = (value: number) => `${Math.round(100 * value)}`;
+  return (
+    <Box component="section" aria-label="Light touch">
+      <Typography variant="h3" component="h3" sx={{ mt: 2.5 }}>
+        Light touch
+      </Typography>
+      {all && (
+        <Typography>
+          Stations altogether: {all.difference >= 0 ? "+" : "−"}
+          {percent(Math.abs(all.difference))} ±{percent(z95 * all.se)} % of free ({all.verdict}
+          {all.verdict === "cannot be told" ? "" : all.difference > 0 ? ", freer" : ", less free"}).
+          {told.length === 0 && " No station alone can be told."}
+        </Typography>
+      )}
+      <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+        {told.map(({ station, name, side, before, after, verdict }) => (
+          <li key={`${station} ${side}`}>
+            {name}, {side === "L" ? "left" : "right"}: {percent(before)} → {percent(after)} % of free ({verdict})
+          </li>
+        ))}
+        {bones.map((each) => (
+          <li key={`${each.segment.key} ${each.test.key} ${each.side} ${each.end}`}>
+            {boneName(each.segment, each.test, each.side)}, {each.test.ends[each.end]}: {each.before} → {each.after} of
+            3 ({each.verdict})
+          </li>
+        ))}
+      </Box>
+      <Fine>
+        Felt by hand; between examiners agreement on the rate was poor (ICC about −0.02 in Wirth-Pattullo &amp; Hayes
+        1994).
+      </Fine>
+    </Box>
+  );
+}

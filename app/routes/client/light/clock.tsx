@@ -1,0 +1,17 @@
+import { useEffect, useState } from "react";
+
+/** Minutes and seconds since a moment (ISO), counting up and never rushing. */
+export function Clock({ since }: { since: string }) {
+  const [now, setNow] = useState<number | undefined>();
+  useEffect(() => {
+    setNow(Date.now());
+    const timer = window.setInterval(() => setNow(Date.now()), 1000);
+    return () => window.clearInterval(timer);
+  }, [since]);
+  const seconds = Math.max(0, Math.floor(((now ?? Date.parse(since)) - Date.parse(since)) / 1000));
+  return (
+    <span role="timer" style={{ fontVariantNumeric: "tabular-nums" }}>
+      {Math.floor(seconds / 60)}:{String(seconds % 60).padStart(2, "0")}
+    </span>
+  );
+}
