@@ -21,6 +21,7 @@ const rooms = {
   findings: ["anatomy", "statistics"],
   techniques: ["anatomy"],
   "light-touch": ["anatomy", "findings", "screening", "statistics", "techniques"],
+  trainer: ["light-touch", "statistics"],
   "own-measures": [],
   measure: ["anatomy", "findings", "statistics"],
   repeatability: ["anatomy", "measure", "statistics", "table"],

@@ -9,6 +9,7 @@ export default [
     route("library", "routes/library/library.tsx"),
     route("calendar", "routes/calendar/calendar.tsx"),
     route("practice", "routes/practice/practice.tsx"),
+    route("practice/trainer", "routes/practice/trainer/trainer.tsx"),
     ...prefix("practice/repeatability", [
       index("routes/practice/repeatability/repeatability.tsx"),
       route(":studyId", "routes/practice/repeatability/mark.tsx"),

@@ -178,3 +178,35 @@ test("after a lumbar puncture last week no hold of cranial work is begun, and th
   ]);
   expect(refused).toMatchObject({ status: 422, text: expect.stringContaining("cranial work waits") });
 });
+
+test("the trainer says when the scale is gone and loses no round; the arc is put in order, and kept once", async ({
+  page,
+}) => {
+  await signIn(page, "tamsin@kiln.example");
+  await page.goto("/practice/trainer?of=order");
+  const rounds = page.getByRole("region", { name: "Rounds so far" });
+  await page.getByRole("button", { name: "That is the order" }).click();
+  await expect(page.getByText(/^\d+ of 45 pairs stand the wrong way round/)).toBeVisible();
+  await expect(rounds.getByRole("listitem")).toHaveCount(1);
+  await accessible(page);
+  await rounds.getByRole("button", { name: /^Take back/ }).click();
+  await expect(rounds.getByRole("listitem")).toHaveCount(0);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(rounds.getByRole("listitem")).toHaveCount(1);
+
+  await page.getByRole("button", { name: "Force" }).click();
+  await page.getByRole("button", { name: "blind" }).click();
+  await page.getByRole("button", { name: "Begin" }).click();
+  await expect(page.getByRole("status").filter({ hasText: "its zero is weighed" })).toBeVisible();
+  await expect(page.getByRole("status").filter({ hasText: /Hands on, and hold 5 g/ })).toBeVisible();
+  await expect(page.getByRole("img", { name: /hidden until the round is over/ })).toBeVisible();
+  const force = page.getByRole("slider", { name: "Force on the stand-in" });
+  for (let i = 0; i < 50; i++) await force.press("ArrowUp");
+  await expect(page.getByRole("status").filter({ hasText: /hold 5 g: 2\d s/ })).toBeVisible();
+  await page.getByRole("button", { name: "Pull the stand-in’s plug" }).click();
+  await expect(page.getByText(/The scale is gone, after less than ten seconds of holding/)).toBeVisible();
+  await expect(page.getByRole("button", { name: "Begin" })).toBeEnabled();
+  await accessible(page);
+  const bad = await send(page, "/practice/trainer", { id: randomUUID(), kind: "dance", score: 1, body: {} });
+  expect(bad).toMatchObject({ status: 400, text: expect.stringContaining("“dance” is no kind of it") });
+});

@@ -36,6 +36,7 @@ export const grants: Record<string, string> = {
   study: "select, insert, update, delete",
   study_marking: "select, insert",
   lay_look: "select, insert, delete",
+  trainer_round: "select, insert, delete",
 
   session_event: "select, insert",
   table_event: "select, insert",

@@ -13,6 +13,7 @@ import { joinedLines } from "./011-joined-lines";
 import { skinAndBuild } from "./012-skin-and-build";
 import { tableEvents } from "./013-table";
 import { looks } from "./014-looks";
+import { trainer } from "./015-trainer";
 import { grantSql } from "./grants";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
@@ -31,6 +32,7 @@ const migrations: Migration[] = [
   skinAndBuild,
   tableEvents,
   looks,
+  trainer,
 ];
 
 /** Migrations are imported statically, so that the bundled server carries them. */

@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import type { Heard } from "../../core/measure/steady";
 import { orientationInclinometer, turnedBy, type Orientation } from "./orientation";
-import { angleOfLine, linesFrom, serialInclinometer, type Port } from "./serial";
+import { linesFrom, numberOfLine, type Port } from "../serial";
+import { serialInclinometer } from "./serial";
 
 /** A port whose other end the test holds. */
 function fakePort() {
@@ -30,13 +31,13 @@ describe("an inclinometer at the cable", () => {
             const read = linesFrom(rest, text.slice(i, i + n));
             rest = read.rest;
             // a carriage return at the end of a chunk leaves an empty line, which tells nothing
-            heard.push(...read.lines.filter((line) => line !== "").map(angleOfLine));
+            heard.push(...read.lines.filter((line) => line !== "").map((line) => numberOfLine(line, 360)));
           }
           expect(heard).toEqual(angles.map((angle) => Number(`${angle}.5`)));
         },
       ),
     );
-    expect(["A: −12,5 °", "+3", "low battery", "9999", ""].map(angleOfLine)).toEqual([
+    expect(["A: −12,5 °", "+3", "low battery", "9999", ""].map((line) => numberOfLine(line, 360))).toEqual([
       -12.5,
       3,
       undefined,

@@ -15,6 +15,8 @@ const places: Command[] = [
   { label: "Calendar", group: "Places", to: "/calendar" },
   { label: "Library", group: "Places", to: "/library" },
   { label: "Practice", group: "Places", to: "/practice" },
+  { label: "Trainer: force, rhythm, order", group: "Places", to: "/practice/trainer" },
+  { label: "Repeatability", group: "Places", to: "/practice/repeatability" },
   { label: "New client", group: "Actions", to: "/clients/new" },
 ];
 const stages = [

@@ -165,6 +165,15 @@ export default function Practice({ loaderData: { load, weeks, school, own } }: R
         <Box>
           <SchoolForm stored={school} />
           <Typography variant="h2" sx={{ mt: 5 }}>
+            Practice for the hands
+          </Typography>
+          <Typography sx={{ color: "text.secondary" }}>
+            Hold a force, tell a rhythm, put the arc in order, tell two hands apart; with figures over the weeks.
+          </Typography>
+          <Button component={Link} to="/practice/trainer" variant="outlined" sx={{ mt: 1 }}>
+            Trainer
+          </Button>
+          <Typography variant="h2" sx={{ mt: 5 }}>
             How sure marking is taken to be
           </Typography>
           <Button component={Link} to="/practice/repeatability" variant="outlined" sx={{ mt: 1, mb: 1.5 }}>

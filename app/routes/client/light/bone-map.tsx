@@ -39,7 +39,7 @@ export function BoneMap({
     list.find((each) => each.segment === segment.key && each.test === test && each.side === side);
   return (
     <svg
-      viewBox="0 0 420 470"
+      viewBox="0 0 420 492"
       width="100%"
       style={{ maxWidth: 460, display: "block" }}
       role="group"
@@ -108,7 +108,7 @@ export function BoneMap({
           </g>
         );
       })}
-      <text x={210} y={464} textAnchor="middle" fontSize={12.5} fill={tokens.inkSoft}>
+      <text x={210} y={486} textAnchor="middle" fontSize={12.5} fill={tokens.inkSoft}>
         thin: before · thick: after · a dot: stuck
       </text>
     </svg>

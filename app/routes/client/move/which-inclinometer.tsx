@@ -5,7 +5,8 @@ import { seeded } from "~core/random";
 import type { Inclinometer } from "~devices/inclinometer/inclinometer";
 import { orientationInclinometer } from "~devices/inclinometer/orientation";
 import { rangeStandIn } from "~devices/inclinometer/range";
-import { serialInclinometer, type Ports } from "~devices/inclinometer/serial";
+import { serialInclinometer } from "~devices/inclinometer/serial";
+import type { Ports } from "~devices/serial";
 
 const kinds = ["stand-in", "cable", "tilt"] as const;
 export type InclinometerKind = (typeof kinds)[number];
