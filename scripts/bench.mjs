@@ -6,7 +6,19 @@ main(async () => {
   await installPackages();
   await build();
   const parts = process.argv.slice(2);
-  for (const part of ["metrics", "coverage", "honest", "touch", "stand", "plan", "pages", "history", "table", "growth"])
+  for (const part of [
+    "metrics",
+    "coverage",
+    "honest",
+    "touch",
+    "stand",
+    "plan",
+    "pages",
+    "history",
+    "table",
+    "light",
+    "growth",
+  ])
     if (parts.length === 0 || parts.includes(part))
       await step(
         part,

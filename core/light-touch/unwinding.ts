@@ -117,8 +117,12 @@ const leastTurn = 1.4 * Math.PI;
  */
 export function loopsOf(path: readonly PathPoint[]): number {
   const steps = stepped(path);
-  const cell = ([x, y]: readonly [number, number]) => [Math.floor(x / (near / 2)), Math.floor(y / (near / 2))] as const;
-  const seen = new Map<string, number[]>();
+  // squares half a place wide, each with the steps that lie in it, latest last
+  const wide = Math.ceil(1000 / (near / 2)) + 3;
+  const square = ([x, y]: readonly [number, number]) =>
+    (Math.floor(x / (near / 2)) + 1) * wide + Math.floor(y / (near / 2)) + 1;
+  const beside = [-wide - 1, -wide, -wide + 1, -1, 0, 1, wide - 1, wide, wide + 1];
+  const seen = new Map<number, number[]>();
   const turned = [0];
   let [loops, from, heading]: [number, number, number | undefined] = [0, 0, undefined];
   for (const [i, step] of steps.entries()) {
@@ -130,20 +134,23 @@ export function loopsOf(path: readonly PathPoint[]): number {
       turned.push(turned[i - 1]! + (Math.abs(turn) < 0.9 * Math.PI ? turn : 0));
       heading = next;
     }
-    const [cx, cy] = cell(step);
-    const around = [-1, 0, 1].flatMap((dx) => [-1, 0, 1].flatMap((dy) => seen.get(`${cx + dx} ${cy + dy}`) ?? []));
-    const back = around.some(
-      (k) =>
-        k >= from &&
-        Math.hypot(steps[k]![0] - step[0], steps[k]![1] - step[1]) < near / 2 &&
-        Math.abs(turned[i]! - turned[k]!) > leastTurn,
-    );
+    const here = square(step);
+    const back = beside.some((by) => {
+      const list = seen.get(here + by) ?? [];
+      for (let at = list.length - 1; at >= 0 && list[at]! >= from; at--) {
+        const k = list[at]!;
+        const away = Math.hypot(steps[k]![0] - step[0], steps[k]![1] - step[1]);
+        if (away < near / 2 && Math.abs(turned[i]! - turned[k]!) > leastTurn) return true;
+      }
+      return false;
+    });
     if (back) {
       loops += 1;
       from = i;
     }
-    const key = `${cx} ${cy}`;
-    seen.set(key, [...(seen.get(key) ?? []).filter((k) => k >= from), i]);
+    const own = seen.get(here);
+    if (own) own.push(i);
+    else seen.set(here, [i]);
   }
   return loops;
 }
