@@ -26,7 +26,7 @@ const rooms = {
   measure: ["anatomy", "findings", "statistics"],
   repeatability: ["anatomy", "measure", "statistics", "table"],
   change: ["anatomy", "findings", "measure", "statistics"],
-  reading: ["anatomy", "findings", "measure", "move", "statistics", "table"],
+  reading: ["anatomy", "findings", "light-touch", "measure", "move", "statistics", "table"],
   table: ["anatomy", "findings", "statistics"],
   move: ["anatomy", "findings", "measure", "statistics"],
   screening: ["anatomy", "findings", "move", "techniques"],

@@ -14,6 +14,21 @@ export type LightOfVisit = {
   heard: Partial<Record<"before" | "after", Listening>>;
 };
 
+/** What was heard at the stations at each of a client's visits, those without any left out. */
+export async function heardOf(
+  tx: Tx,
+  clientId: string,
+  visits: readonly Visit[],
+): Promise<Pick<LightOfVisit, "visit" | "heard">[]> {
+  const listenings = await listeningsOf(tx, clientId);
+  return visits.flatMap(({ id, ordinal }) => {
+    const own = listenings.filter((each) => each.visitId === id);
+    return own.length > 0
+      ? [{ visit: ordinal, heard: Object.fromEntries(own.map((each) => [each.moment, each.stations])) }]
+      : [];
+  });
+}
+
 /** Light touch at each of a client's visits, those without any left out. */
 export async function lightOf(tx: Tx, clientId: string, visits: readonly Visit[]): Promise<LightOfVisit[]> {
   const logs = await eventsOfVisits(
@@ -22,12 +37,10 @@ export async function lightOf(tx: Tx, clientId: string, visits: readonly Visit[]
     "table_event",
     ["arc", "bone", "still", "unwind"],
   );
-  const listenings = await listeningsOf(tx, clientId);
+  const all = await heardOf(tx, clientId, visits);
   return visits.flatMap(({ id, ordinal }) => {
     const events = logs.get(id) ?? [];
-    const heard = Object.fromEntries(
-      listenings.filter((each) => each.visitId === id).map((each) => [each.moment, each.stations]),
-    );
+    const heard = all.find(({ visit }) => visit === ordinal)?.heard ?? {};
     if (events.length === 0 && Object.keys(heard).length === 0) return [];
     const again = Object.keys(heard.after ?? {}).length;
     return [{ visit: ordinal, lines: lightLines(events, again), bones: bonesAfter(events), heard }];

@@ -43,7 +43,6 @@ async function main() {
   await page.getByRole("button", { name: "Sign in" }).click();
   await page.getByRole("navigation", { name: "Places" }).waitFor();
   await shot("today", "/");
-  await shot("clients", "/clients");
   await shot("overview", ruben);
   await shot("intake", `${desmond}/intake`, async () => {
     await page.getByLabel("What", { exact: true }).fill("broken left wrist");
@@ -71,7 +70,12 @@ async function main() {
     page.getByRole("button", { name: "Show where it is felt" }).click(),
   );
   await shot("scars", `${ruben}/assess/scars`);
-  await shot("listen", `${maribel}/assess/listen?visit=2`);
+  await shot("arc", `${maribel}/assess/arc?visit=3`, async () => {
+    await page.getByRole("button", { name: /^Third of three/ }).click();
+    await page.getByRole("button", { name: "Hands on: melt in" }).click();
+    await page.waitForTimeout(3000);
+  });
+  await shot("bones", `${maribel}/assess/bones?visit=1`);
   await shot("path", `${ruben}/path`, () =>
     page
       .getByRole("complementary")
@@ -81,7 +85,13 @@ async function main() {
   );
   await shot("change", `${ruben}/change?from=1-before&to=5-before`);
   await shot("library", "/library");
-  await shot("practice", "/practice");
+  await shot("trainer", "/practice/trainer", async () => {
+    await page.getByRole("button", { name: "Begin" }).click();
+    await page.getByText(/Hands on, and hold/).waitFor();
+    const force = page.getByRole("slider", { name: "Force on the stand-in" });
+    for (let i = 0; i < 50; i++) await force.press("ArrowUp");
+    await page.getByRole("region", { name: "This round" }).waitFor({ timeout: 60_000 });
+  });
   await shot("repeatability", "/practice/repeatability");
   await page.goto(`${ruben}/sessions`);
   await page.getByRole("link", { name: "Start the session" }).click();

@@ -22,8 +22,10 @@ export function targetOfAim(
   found: { id: string; name: string; out: Side | "both"; sure: number; size: number; because: string },
 ): Target {
   const { out, sure } = found;
-  const side = which === "both" || out === "both" ? "both" : which === "out" ? out : other(out);
   const aimed = structures.map((key) => structureOf(key)!);
+  // what lies in the mid-line has no sides
+  const whole = which === "both" || out === "both" || aimed.every(({ midline }) => midline);
+  const side = whole ? "both" : which === "out" ? out : other(out);
   const [{ region, layer }] = aimed as [(typeof aimed)[number]];
   return {
     id: `${found.id}-${structures[0]}-${side}`,

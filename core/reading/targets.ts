@@ -9,6 +9,7 @@ import type { MetricKey } from "../measure/metrics";
 import { oneEach, seUsual, type Reading } from "../measure/reading";
 import type { VisitAnswers } from "../table/answers";
 import type { VisitMoved } from "../move/short";
+import { targetsOfListening, type VisitHeard } from "./listening-targets";
 import { targetsOfMoved } from "./range-targets";
 import { targetsOfTable } from "./table-targets";
 import type { Target } from "./target";
@@ -125,11 +126,17 @@ export function targetsFrom(
   readings: readonly Reading[],
   table: readonly VisitAnswers[] = [],
   moved: readonly VisitMoved[] = [],
+  heard: readonly VisitHeard[] = [],
 ): Target[] {
   const found = restrictions.map(targetOfRestriction).filter((target) => target !== undefined);
   const fromMetrics = new Map<string, Target>();
   const measured = bringTogether(oneEach(readings)).flatMap(targetsOfReading);
-  for (const target of [...measured, ...targetsOfTable(table), ...targetsOfMoved(moved)]) {
+  for (const target of [
+    ...measured,
+    ...targetsOfTable(table),
+    ...targetsOfMoved(moved),
+    ...targetsOfListening(heard),
+  ]) {
     const place = `${target.structures?.join(" ")} ${target.side}`;
     const known = fromMetrics.get(place);
     if (!known || known.weight < target.weight) fromMetrics.set(place, target);

@@ -3,7 +3,7 @@ import Button from "@mui/material/Button";
 import Chip from "@mui/material/Chip";
 import Tooltip from "@mui/material/Tooltip";
 import Typography from "@mui/material/Typography";
-import { useMemo } from "react";
+import { useEffect, useMemo, useRef } from "react";
 import { Link, NavLink, Outlet, useLocation, useMatches } from "react-router";
 import type { Route } from "./+types/client";
 import { depthOf } from "~core/anatomy/layers";
@@ -111,6 +111,13 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
   const base = `/clients/${client.id}`;
   const stage = pathname.slice(base.length + 1);
   const [part] = Object.keys(parts).filter((each) => stage.startsWith(each));
+  // the page one is on is in sight, also where the row is longer than the screen
+  const row = useRef<HTMLElement>(null);
+  useEffect(() => {
+    const here = row.current?.querySelector<HTMLElement>('[aria-current="page"]');
+    if (row.current && here)
+      row.current.scrollLeft = here.offsetLeft - (row.current.clientWidth - here.clientWidth) / 2;
+  }, [stage]);
   // Stand needs the height for the picture: there the strip gives way.
   const slim = useMatches().some((match) => (match.handle as { slim?: boolean } | undefined)?.slim);
   return (
@@ -200,9 +207,11 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
       {part && (
         <Box
           component="nav"
+          ref={row}
           aria-label={stages.find((each) => each.under === part)!.name}
           sx={(t) => ({
             display: "flex",
+            position: "relative",
             gap: { xs: 2, sm: 3.5 },
             overflowX: "auto",
             px: { xs: 2, sm: 3 },

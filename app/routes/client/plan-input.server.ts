@@ -10,6 +10,7 @@ import { foldRun } from "~core/session/fold";
 import { workedSession } from "~core/session/worked";
 import type { Client } from "~core/client";
 import { oneEach } from "~core/measure/reading";
+import { heardOf } from "~app/light.server";
 import { movedOf, tableOf } from "~app/table.server";
 import { momentsOfClient } from "~app/readings.server";
 import type { Tx } from "~data/database";
@@ -30,6 +31,7 @@ export async function targetsOf(tx: Tx, clientId: string, visits: readonly Visit
     [...latest.values()],
     await tableOf(tx, visits),
     await movedOf(tx, visits),
+    await heardOf(tx, clientId, visits),
   );
 }
 

@@ -25,6 +25,7 @@ import { Kept, usePressed } from "~app/routes/client/table/use-pressed";
 import { Fine } from "~app/ui/fine";
 import { HandSide } from "~app/ui/hand-side";
 import { getClient } from "~data/clients";
+import { preferencesOf } from "~data/preferences";
 import { eventsOfVisits, logOf } from "~data/session-events";
 import { Clock } from "./clock";
 import { PathPad, PathPicture } from "./path-pad";
@@ -47,6 +48,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
       visit,
       events: await logOf(tx, "table_event", visit.id),
       gate: await lightGateOf(tx, client, visit, practitioner),
+      pauseWord: (await preferencesOf(tx, client.id)).pauseWord,
       // what a path says is computed here: an hour of it does not travel
       others: others.flatMap(({ id, ordinal }) =>
         unwindingsAfter(logs.get(id) ?? []).map((run) => ({ visit: ordinal, part: run.part, ...readUnwinding(run) })),
@@ -69,7 +71,7 @@ const readWords = ({ loops, positions, toStill, lasted }: ReturnType<typeof read
     ...(lasted === undefined ? [] : [`${clock(lasted)} min in all`]),
   ].join(", ");
 
-function Following({ clientId, visit, events: stored, gate, others }: Route.ComponentProps["loaderData"]) {
+function Following({ clientId, visit, events: stored, gate, others, pauseWord }: Route.ComponentProps["loaderData"]) {
   const log = usePressed(clientId, visit.id, stored);
   const runs = useMemo(() => unwindingsAfter(log.events), [log.events]);
   const press = (body: UnwindEvent["body"]) => log.add({ kind: "unwind", body });
@@ -80,7 +82,7 @@ function Following({ clientId, visit, events: stored, gate, others }: Route.Comp
     <HandSide sx={{ p: { xs: 2, sm: 3 }, maxWidth: 1100 }}>
       <Kept log={log} />
       {open ? (
-        <OpenRun key={open.run} run={open} press={press} />
+        <OpenRun key={open.run} run={open} press={press} pauseWord={pauseWord} />
       ) : (
         <Box component="section" aria-label="Begin" sx={{ mb: 3 }}>
           <Typography variant="h2" sx={{ mb: 1 }}>
@@ -148,7 +150,15 @@ function Following({ clientId, visit, events: stored, gate, others }: Route.Comp
 }
 
 /** What is followed now: a pad to draw its path on with one finger, and presses for what happens. */
-function OpenRun({ run, press }: { run: Run; press: (body: UnwindEvent["body"]) => void }) {
+function OpenRun({
+  run,
+  press,
+  pauseWord,
+}: {
+  run: Run;
+  press: (body: UnwindEvent["body"]) => void;
+  pauseWord: string;
+}) {
   const [emotion, setEmotion] = useState(false);
   const end = (by: Ender) => press({ run: run.run, press: "ended", by, emotion });
   return (
@@ -165,7 +175,7 @@ function OpenRun({ run, press }: { run: Run; press: (body: UnwindEvent["body"]) 
         <PathPad run={run} add={(points) => press({ run: run.run, press: "path", points })} />
         <Box sx={{ display: "grid", gap: 1, alignContent: "start" }}>
           <Button variant="contained" color="error" sx={{ minHeight: 84, fontSize: 20 }} onClick={() => end("client")}>
-            Their word: stop at once
+            {pauseWord ? `“${pauseWord}”` : "Their word"}: stop at once
           </Button>
           <Button
             variant="outlined"

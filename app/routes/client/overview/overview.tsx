@@ -11,12 +11,14 @@ import { regionName } from "~core/anatomy/regions";
 import { latestGrade } from "~core/findings/restriction";
 import { structureOf } from "~core/anatomy/structures";
 import { shortNow, shortWords } from "~core/move/short";
+import { weakStations } from "~core/reading/listening-targets";
 import { leastSure } from "~core/reading/aim";
 import { sessionMinutes } from "~core/series/plan";
 import { templateOf } from "~core/series/template";
 import { foldRun } from "~core/session/fold";
 import { offNow, wordsOf } from "~core/table/results";
 import { momentsOfClient } from "~app/readings.server";
+import { heardOf } from "~app/light.server";
 import { movedOf, tableOf } from "~app/table.server";
 import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
@@ -54,6 +56,12 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
     const short = shortNow(await movedOf(tx, visits))
       .filter(({ sure }) => sure >= leastSure)
       .map((each) => ({ what: shortWords(each), when: `${each.moment} visit ${each.visit}` }));
+    const weak = weakStations(await heardOf(tx, client.id, visits))
+      .slice(0, 2)
+      .map(({ name, side, visit: at, moment }) => ({
+        what: `Heard weakly: ${name.toLowerCase()}, ${sideWord[side]}`,
+        when: `${moment} visit ${at}`,
+      }));
     const previous = visits.findLast((each) => each.ordinal < visit.ordinal && each.status === "closed");
     return {
       client,
@@ -91,8 +99,8 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
         .filter((restriction) => restriction.grade >= 2)
         .sort((a, b) => b.grade - a.grade)
         .slice(0, 6),
-      off: [...off, ...short].slice(0, 8),
-      offMore: Math.max(0, off.length + short.length - 8),
+      off: [...off, ...short, ...weak].slice(0, 8),
+      offMore: Math.max(0, off.length + short.length + weak.length - 8),
       lastNote: previous ? { ordinal: previous.ordinal, text: previous.closingNote } : null,
     };
   });
@@ -240,7 +248,7 @@ export default function Overview({ loaderData: d }: Route.ComponentProps) {
         {d.off.length > 0 && (
           <>
             <Typography variant="h3" sx={{ mt: 4 }}>
-              Off at the table, as it was last looked at
+              Off as it was last looked at
             </Typography>
             <Box component="ul" sx={{ listStyle: "none", p: 0, mt: 1, mb: 0 }}>
               {d.off.map(({ what, when }) => (
