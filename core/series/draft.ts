@@ -10,6 +10,9 @@ export type Stability = { kept: readonly PlannedSession[]; newStep: number; reti
 /** Enough that near-equal plans stay as they are, and little beside what a better one gains (tried on the bench). */
 export const usualStability = { newStep: 0.05, retimed: 0.005 } as const;
 
+/** A repair changes a step only where a rule asks for it, or where it gains a whole point (tried on the example). */
+export const repairStability = { newStep: 1, retimed: 0.05 } as const;
+
 const regionCount = regionKeys.length;
 const openedAsked = halves(rulebook.opened);
 

@@ -27,6 +27,7 @@ import { visitOf } from "~app/routes/client/workspace.server";
 import { Kept, usePressed } from "~app/routes/client/table/use-pressed";
 import { Fine } from "~app/ui/fine";
 import { HandSide } from "~app/ui/hand-side";
+import { SideColumn } from "~app/ui/side-column";
 import { SideList } from "~app/ui/side-list";
 import { getClient } from "~data/clients";
 import { listeningsOf } from "~data/findings";
@@ -120,16 +121,7 @@ function Run({ clientId, visit, events: stored, gate, listened, last }: Route.Co
         gridTemplateColumns: { xs: "1fr", sm: "250px minmax(0, 1fr)", md: "300px minmax(0, 1fr)" },
       }}
     >
-      <Box
-        sx={(t) => ({
-          bgcolor: "background.paper",
-          borderRight: { sm: `1px solid ${t.tokens.line}` },
-          order: { xs: 1, sm: 0 },
-          p: 1.5,
-          height: { sm: "calc(100dvh - 132px)" },
-          overflowY: { sm: "auto" },
-        })}
-      >
+      <SideColumn>
         <StepList
           form={form ?? "long"}
           runs={runs}
@@ -138,7 +130,7 @@ function Run({ clientId, visit, events: stored, gate, listened, last }: Route.Co
           gate={gate.holds}
           press={press}
         />
-      </Box>
+      </SideColumn>
       <Box sx={{ p: { xs: 2, sm: 3 }, minWidth: 0, maxWidth: 820 }}>
         {(gate.all ?? outs[0]) && (
           <Alert severity="warning" sx={{ mb: 2 }}>

@@ -10,6 +10,7 @@ import { movedOf } from "~app/table.server";
 import { inSession } from "~app/session.server";
 import { visitOf } from "~app/routes/client/workspace.server";
 import { HandSide } from "~app/ui/hand-side";
+import { SideColumn } from "~app/ui/side-column";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import { SideList } from "~app/ui/side-list";
 import { Kept, usePressed } from "~app/routes/client/table/use-pressed";
@@ -68,16 +69,7 @@ function Ranges({ clientId, visit, events: stored, earlier }: Route.ComponentPro
         gridTemplateColumns: { xs: "1fr", sm: "230px minmax(0, 1fr)", md: "280px minmax(0, 1fr)" },
       }}
     >
-      <Box
-        sx={(t) => ({
-          bgcolor: "background.paper",
-          borderRight: { sm: `1px solid ${t.tokens.line}` },
-          order: { xs: 1, sm: 0 },
-          p: 1.5,
-          height: { sm: "calc(100dvh - 132px)" },
-          overflowY: { sm: "auto" },
-        })}
-      >
+      <SideColumn>
         <SideList aria-label="Movements">
           {groups.map((group) => (
             <section key={group}>
@@ -111,7 +103,7 @@ function Ranges({ clientId, visit, events: stored, earlier }: Route.ComponentPro
             </section>
           ))}
         </SideList>
-      </Box>
+      </SideColumn>
       <Box sx={{ p: { xs: 2, sm: 3 }, minWidth: 0 }}>
         <Box sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap", mb: 1 }}>
           <Typography variant="h2" sx={{ flex: "1 0 auto" }}>

@@ -4,11 +4,12 @@ import Button from "@mui/material/Button";
 import MuiLink from "@mui/material/Link";
 import Typography from "@mui/material/Typography";
 import { randomUUID } from "node:crypto";
-import { useCallback, useRef, useState } from "react";
+import { useCallback, useMemo, useRef, useState } from "react";
 import { data, Link, useFetcher } from "react-router";
 import type { Route } from "./+types/path";
 import { tableMinutesOf, type Lock, type Plan, type PlanInput, type PlannedSession } from "~core/series/plan";
-import { usualStability } from "~core/series/draft";
+import { repairStability, usualStability } from "~core/series/draft";
+import { differences } from "~core/series/edit";
 import { breaches } from "~core/series/rules";
 import { scoreOf } from "~core/series/score";
 import { daysWorked, sessionDays } from "~core/series/dates";
@@ -25,12 +26,14 @@ import { getClient } from "~data/clients";
 import { Stale } from "~data/errors";
 import { saveSeries, seriesOf, type SeriesSettings } from "~data/series";
 import { listVisits, planVisits } from "~data/visits";
+import { EditBar } from "./edit-bar";
 import { PlanGrid } from "./plan-grid";
 import { SessionPanel } from "./session-panel";
 import { planSchema, seriesSchema } from "./series-form";
 import { SettingsDialog } from "./settings-dialog";
 import { Solving } from "./solving";
 import { TargetList } from "./target-list";
+import { usePlanEdit } from "./use-plan-edit";
 import { useSolver } from "./use-solver";
 
 const usualSettings = (startOn: string): SeriesSettings => ({
@@ -174,8 +177,27 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
     solveWith({ template, settings: { ...settings, locks } }, true);
   };
 
-  // While solving, the best plan so far is shown; afterwards the one that was saved.
-  const plan = solver.state.kind === "solving" && solver.state.plan ? solver.state.plan : loaderData.plan;
+  const byHand = usePlanEdit(input, loaderData.plan?.sessions);
+  const changed = byHand.sessions;
+  /** Everything that was changed by hand stays; around it as few steps as can be are changed. */
+  const repair = () => {
+    if (!changed || !loaderData.plan) return;
+    const locks: Lock[] = differences(loaderData.plan.sessions, changed).flatMap((each): Lock[] => {
+      const { technique } = each;
+      if (each.kind === "moved") return [{ session: each.to, technique, kind: "keep" }];
+      return [{ session: each.session, technique, kind: each.kind === "gone" ? "leave-out" : "keep" }];
+    });
+    solver.start({ ...input, locks: [...input.locks, ...locks] }, (found) => byHand.replace(found.sessions), {
+      kept: changed,
+      ...repairStability,
+    });
+  };
+  // While solving, the best plan so far is shown; then what was changed by hand; else the one that was saved.
+  const handmade = useMemo(
+    (): Plan | undefined => changed && { sessions: changed, score: scoreOf(input, changed) },
+    [changed, input],
+  );
+  const plan = solver.state.kind === "solving" && solver.state.plan ? solver.state.plan : (handmade ?? loaderData.plan);
   const answer = saver.data;
   const brokenSessions = [...new Set(broken.map((each) => each.session))];
   return (
@@ -249,6 +271,19 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
             The series was changed in another tab. Load the page again to see it, then solve again.
           </Alert>
         )}
+        {loaderData.plan && (changed ?? byHand.redo) && (
+          <EditBar
+            input={input}
+            force={loaderData.plan.sessions}
+            sessions={changed}
+            undo={byHand.undo}
+            redo={byHand.redo}
+            drop={byHand.drop}
+            repair={repair}
+            keep={() => save({ template, settings }, handmade!)}
+            busy={solver.state.kind === "solving" || saver.state !== "idle"}
+          />
+        )}
         {plan ? (
           <PlanGrid
             input={input}
@@ -298,6 +333,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
             setStep={setStep}
             locks={settings.locks}
             setLock={setLock}
+            edit={byHand.edit}
             busy={solver.state.kind === "solving"}
             done={session < input.done.length}
             broken={broken.filter((each) => each.session === session).map((each) => each.sentence)}

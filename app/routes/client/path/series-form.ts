@@ -40,6 +40,9 @@ export const seriesSchema = object({
   }).required(),
 });
 
+/** What is asked for in the dialog: which series it is, the page knows. */
+export const settingsSchema = seriesSchema.omit(["id"]);
+
 const stepSchema = object({
   technique: string().required(),
   position: string<"prone" | "supine" | "side" | "seated">()

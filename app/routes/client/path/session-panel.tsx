@@ -6,9 +6,11 @@ import { techniqueOf } from "~core/techniques/catalogue";
 import { positionName } from "~core/techniques/technique";
 import { cautionsOnStep, heldBack, whyStep, withoutStep } from "~core/series/explain";
 import { minutesOf, sessionMinutes, type Lock, type Plan, type PlanInput, type Step } from "~core/series/plan";
+import type { Edit } from "~core/series/edit";
 import { turnsIn } from "~core/series/order";
 import { cautionsIn, verdictIn } from "~core/series/rulebook";
 import { placesOut } from "~core/screening/on-place";
+import { AddStep, StepEdits } from "./step-edits";
 import { ReachFigure } from "~app/ui/reach-figure";
 import { strain } from "~core/series/score";
 import { templateOf } from "~core/series/template";
@@ -30,6 +32,7 @@ export function SessionPanel({
   setStep,
   locks,
   setLock,
+  edit,
   busy,
   done,
   broken,
@@ -42,6 +45,8 @@ export function SessionPanel({
   setStep: (step: string | undefined) => void;
   locks: readonly Lock[];
   setLock: (technique: string, kind: Lock["kind"] | null) => void;
+  /** A change by hand. */
+  edit: (edit: Edit) => void;
   busy: boolean;
   done: boolean;
   /** Cautions the session breaks as it stands. */
@@ -176,6 +181,17 @@ export function SessionPanel({
                           Leave out
                         </Button>
                       </Box>
+                      <Typography variant="h3" component="h4" sx={{ mt: 1.5 }}>
+                        By hand
+                      </Typography>
+                      <StepEdits
+                        input={input}
+                        planned={planned}
+                        session={session}
+                        step={each}
+                        edit={edit}
+                        busy={busy}
+                      />
                     </>
                   )}
                 </Box>
@@ -184,6 +200,7 @@ export function SessionPanel({
           );
         })}
       </Box>
+      {!done && <AddStep input={input} planned={planned} session={session} edit={edit} busy={busy} />}
       {!done && held.length > 0 && (
         <Box component="details" sx={{ mt: 2 }} open={held.length <= 3}>
           <Typography component="summary" variant="h3" sx={{ cursor: "pointer" }}>

@@ -10,7 +10,7 @@ import { useState } from "react";
 import { templates } from "~core/series/template";
 import type { SeriesSettings } from "~data/series";
 import { validate, type FieldErrors } from "~app/validation";
-import { seriesSchema } from "./series-form";
+import { settingsSchema } from "./series-form";
 
 /** Template, minutes, dates and hands: what a series is solved within. */
 export function SettingsDialog({
@@ -48,7 +48,7 @@ export function SettingsDialog({
   const submit = async () => {
     // locks belong to sessions of a template: another template starts without them
     const locks = chosen === template ? settings.locks : [];
-    const { value, errors: found } = await validate(seriesSchema, {
+    const { value, errors: found } = await validate(settingsSchema, {
       template: chosen,
       settings: { ...values, locks },
     });

@@ -13,6 +13,7 @@ import { inSession } from "~app/session.server";
 import { tableOf } from "~app/table.server";
 import { visitOf } from "~app/routes/client/workspace.server";
 import { HandSide } from "~app/ui/hand-side";
+import { SideColumn } from "~app/ui/side-column";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import { getClient } from "~data/clients";
 import { logOf } from "~data/session-events";
@@ -108,19 +109,7 @@ function Run({ clientId, visit, events: stored, earlier, looks }: Route.Componen
         gridTemplateColumns: { xs: "1fr", sm: "250px minmax(0, 1fr)", md: "300px minmax(0, 1fr)" },
       }}
     >
-      <Box
-        data-scrolls
-        sx={(t) => ({
-          position: "relative",
-          bgcolor: "background.paper",
-          borderRight: { sm: `1px solid ${t.tokens.line}` },
-          // what is looked at comes first where there is no room beside it
-          order: { xs: 1, sm: 0 },
-          p: 1.5,
-          height: { sm: "calc(100dvh - 132px)" },
-          overflowY: { sm: "auto" },
-        })}
-      >
+      <SideColumn>
         <CheckList
           list={list}
           answers={answers}
@@ -131,7 +120,7 @@ function Run({ clientId, visit, events: stored, earlier, looks }: Route.Componen
             setKey(next);
           }}
         />
-      </Box>
+      </SideColumn>
       <Box sx={{ p: { xs: 2, sm: 3 } }}>
         <Box sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap", mb: 2 }}>
           <Typography variant="h2" sx={{ flex: "1 0 auto" }}>

@@ -1,0 +1,174 @@
+import Autocomplete from "@mui/material/Autocomplete";
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import MenuItem from "@mui/material/MenuItem";
+import TextField from "@mui/material/TextField";
+import Typography from "@mui/material/Typography";
+import { useMemo } from "react";
+import { structureOf } from "~core/anatomy/structures";
+import { insteadOf, type Edit } from "~core/series/edit";
+import { minutesOf, type PlanInput, type PlannedSession, type Step } from "~core/series/plan";
+import { mostMinutes, whyNot } from "~core/series/rulebook";
+import { templateOf } from "~core/series/template";
+import { catalogue, techniqueOf } from "~core/techniques/catalogue";
+
+/** Changes to one step by hand: its minutes, its session, another technique instead. */
+export function StepEdits({
+  input,
+  planned,
+  session,
+  step,
+  edit,
+  busy,
+}: {
+  input: PlanInput;
+  planned: PlannedSession;
+  session: number;
+  step: Step;
+  edit: (edit: Edit) => void;
+  busy: boolean;
+}) {
+  const technique = techniqueOf(step.technique);
+  const instead = useMemo(
+    () => insteadOf(input, planned, session, technique, catalogue).slice(0, 12),
+    [input, planned, session, technique],
+  );
+  const sides =
+    "mid" in step.minutes ? [step.minutes.mid] : [step.minutes.L, step.minutes.R].filter((each) => each > 0);
+  const time = (by: number) => edit({ kind: "time", technique: technique.key, session, by });
+  const open = templateOf(input.template).sessions.map((each, i) => ({ name: each.name, i }));
+  return (
+    <Box sx={{ display: "grid", gap: 1.25, mt: 1.5 }}>
+      <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
+        <Typography sx={{ flex: 1, fontSize: 14.5 }}>
+          {minutesOf(step.minutes)} min{sides.length > 1 ? ", both sides together" : ""}
+        </Typography>
+        <Button
+          size="small"
+          variant="outlined"
+          aria-label="Half a minute less"
+          disabled={busy || Math.min(...sides) <= technique.minutes.least}
+          onClick={() => time(-1)}
+        >
+          −
+        </Button>
+        <Button
+          size="small"
+          variant="outlined"
+          aria-label="Half a minute more"
+          disabled={busy || Math.max(...sides) >= mostMinutes(technique)}
+          onClick={() => time(1)}
+        >
+          +
+        </Button>
+      </Box>
+      <TextField
+        select
+        size="small"
+        label="Move to session"
+        value=""
+        disabled={busy}
+        onChange={(event) =>
+          edit({ kind: "move", technique: technique.key, from: session, to: Number(event.target.value) })
+        }
+      >
+        {open
+          .filter(({ i }) => i >= input.done.length && i !== session)
+          .map(({ name, i }) => (
+            <MenuItem key={i} value={i}>
+              {i + 1}, {name}
+              {whyNot(technique, i, input) ? " (breaks a rule)" : ""}
+            </MenuItem>
+          ))}
+      </TextField>
+      {instead.length > 0 && (
+        <TextField
+          select
+          size="small"
+          label="Do this instead"
+          value=""
+          disabled={busy}
+          onChange={(event) => edit({ kind: "replace", technique: technique.key, session, with: event.target.value })}
+        >
+          {instead.map(({ key, name }) => (
+            <MenuItem key={key} value={key}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+      <Button
+        size="small"
+        variant="outlined"
+        color="inherit"
+        disabled={busy}
+        onClick={() => edit({ kind: "remove", technique: technique.key, session })}
+      >
+        Take it out by hand
+      </Button>
+    </Box>
+  );
+}
+
+/** A technique from the library into a session, whatever may be there first. */
+export function AddStep({
+  input,
+  planned,
+  session,
+  edit,
+  busy,
+}: {
+  input: PlanInput;
+  planned: PlannedSession;
+  session: number;
+  edit: (edit: Edit) => void;
+  busy: boolean;
+}) {
+  const options = useMemo(
+    () =>
+      catalogue
+        .filter(({ key }) => !planned.steps.some((step) => step.technique === key))
+        .map((technique) => ({
+          key: technique.key,
+          name: technique.name,
+          // found by what it does and by what it reaches, in everyday words, too
+          words: [
+            technique.name,
+            technique.what,
+            ...technique.reach.flatMap(({ structure }) => {
+              const known = structureOf(structure);
+              return known ? [known.name, ...known.words] : [];
+            }),
+          ]
+            .join(" ")
+            .toLowerCase(),
+          no: whyNot(technique, session, input),
+        }))
+        .sort((a, b) => Number(a.no !== undefined) - Number(b.no !== undefined) || a.name.localeCompare(b.name)),
+    [input, planned, session],
+  );
+  return (
+    <Autocomplete
+      // an empty field again once something was added
+      key={planned.steps.length}
+      size="small"
+      disabled={busy}
+      options={options}
+      getOptionLabel={({ name }) => name}
+      groupBy={({ no }) => (no ? "Not in this session" : "May be in this session")}
+      filterOptions={(list, { inputValue }) => {
+        const words = inputValue.toLowerCase().split(/\s+/).filter(Boolean);
+        return list.filter((option) => words.every((word) => option.words.includes(word))).slice(0, 40);
+      }}
+      renderOption={({ key, ...props }, { name, no }) => (
+        <li key={key} {...props}>
+          {name}
+          {no ? `: ${no}` : ""}
+        </li>
+      )}
+      onChange={(_, chosen) => chosen && edit({ kind: "add", technique: chosen.key, session })}
+      renderInput={(params) => <TextField {...params} label="Add from the library" />}
+      sx={{ mt: 2 }}
+    />
+  );
+}

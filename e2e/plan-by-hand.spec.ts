@@ -1,0 +1,55 @@
+import { expect, test } from "@playwright/test";
+import { newClient, readyToWork, signIn } from "./before";
+import { accessible } from "./helpers";
+
+test("a plan is bent by hand: what a change breaks is read, repaired around, undone, and kept", async ({ page }) => {
+  await signIn(page);
+  const home = await newClient(page, "Own Series");
+  await readyToWork(page, home);
+  await page.goto(`${home}/path`);
+  await page.getByRole("button", { name: "Change series" }).click();
+  await page.getByLabel("Template").click();
+  await page.getByRole("option", { name: /^Three-step/ }).click();
+  // a list that fades out takes clicks
+  await expect(page.getByRole("listbox")).toHaveCount(0);
+  await page.getByRole("button", { name: "Solve with these" }).click();
+  await expect(page.getByText(/better is possible/)).toBeVisible({ timeout: 60_000 });
+
+  const panel = page.getByRole("complementary", { name: "Chosen session" });
+  const steps = panel.getByRole("list").first().getByRole("button", { expanded: false });
+  const count = await steps.count();
+  const bar = page.getByRole("region", { name: "Changed by hand" });
+  await expect(bar).toHaveCount(0);
+  // deep work from the library, nothing opened before it: it says which rule that breaks
+  await panel.getByLabel("Add from the library").fill("psoas");
+  await page.getByRole("option", { name: /Hip-flexor wait/ }).click();
+  await expect(bar.getByRole("status")).toContainText(/1 step changed: .* broken/);
+  await expect(bar.getByRole("list", { name: "Rules broken" })).toContainText(/deeper than session 1/);
+  await expect(bar.getByRole("button", { name: "Keep this plan" })).toBeDisabled();
+  await accessible(page);
+  await bar.getByRole("button", { name: "Undo" }).click();
+  await expect(steps).toHaveCount(count);
+  await bar.getByRole("button", { name: "Redo" }).click();
+  await expect(steps).toHaveCount(count + 1);
+  await bar.getByRole("button", { name: "Undo" }).click();
+
+  // a little longer: either it is free, or the table is full and it says so
+  const middle = steps.nth(3);
+  const name = (await middle.innerText()).split("\n")[0]!;
+  await middle.click();
+  const longer = panel.getByRole("button", { name: "Half a minute more" });
+  const less = panel.getByRole("button", { name: "Half a minute less" });
+  await ((await less.isEnabled()) ? less : longer).click();
+  await expect(bar.getByRole("list", { name: "What differs from the plan in force" })).toContainText(
+    `${name}, session 1:`,
+  );
+  if (await bar.getByRole("button", { name: "Repair around it" }).isEnabled()) {
+    await bar.getByRole("button", { name: "Repair around it" }).click();
+    await expect(bar.getByRole("status")).toContainText("every rule kept", { timeout: 60_000 });
+  }
+  await bar.getByRole("button", { name: "Keep this plan" }).click();
+  await expect(bar).toHaveCount(0);
+  await page.reload();
+  await expect(panel).toContainText(name);
+  await expect(bar).toHaveCount(0);
+});
