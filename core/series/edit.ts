@@ -149,12 +149,19 @@ export type StepDifference =
   | { kind: "gone"; technique: string; session: number; minutes: number }
   | { kind: "longer" | "shorter"; technique: string; session: number; minutes: number; by: number };
 
-/** Every step that differs: what left one session and came to another is moved, not gone and new. */
-export function differences(before: readonly PlannedSession[], after: readonly PlannedSession[]): StepDifference[] {
+/**
+ * Every step that differs from session `from` on (those before it were worked): what left one session and came to another is
+ * moved, not gone and new.
+ */
+export function differences(
+  before: readonly PlannedSession[],
+  after: readonly PlannedSession[],
+  from = 0,
+): StepDifference[] {
   const gone: { technique: string; session: number; minutes: number }[] = [];
   const fresh: typeof gone = [];
   const timed: StepDifference[] = [];
-  for (let session = 0; session < Math.max(before.length, after.length); session++) {
+  for (let session = from; session < Math.max(before.length, after.length); session++) {
     const [was, is] = [before[session]?.steps ?? [], after[session]?.steps ?? []];
     for (const step of was) {
       const same = is.find(({ technique }) => technique === step.technique);
@@ -192,14 +199,16 @@ export function differences(before: readonly PlannedSession[], after: readonly P
   ];
 }
 
+const tenth = (minutes: number) => Math.round(10 * minutes) / 10;
+
 /** "Calf melt: from session 3 to session 4", "Calf melt, session 3: 4 min, 1 less". */
 export function differenceWords(each: StepDifference): string {
   const { name } = techniqueOf(each.technique);
   if (each.kind === "moved") return `${name}: from session ${each.from + 1} to session ${each.to + 1}`;
   const at = `${name}, session ${each.session + 1}`;
-  if (each.kind === "new") return `${at}: new, ${each.minutes} min`;
-  if (each.kind === "gone") return `${at}: gone, ${each.minutes} min`;
-  return `${at}: ${each.minutes} min, ${each.by} ${each.kind === "longer" ? "more" : "less"}`;
+  if (each.kind === "new") return `${at}: new, ${tenth(each.minutes)} min`;
+  if (each.kind === "gone") return `${at}: gone, ${tenth(each.minutes)} min`;
+  return `${at}: ${tenth(each.minutes)} min, ${tenth(each.by)} ${each.kind === "longer" ? "more" : "less"}`;
 }
 
 /** Techniques that may be in a session and are not, those that reach most of the same structures as another first. */

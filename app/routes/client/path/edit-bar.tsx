@@ -31,7 +31,10 @@ export function EditBar({
   busy: boolean;
 }) {
   const weighed = useMemo(() => sessions && weigh(input, force, sessions), [input, force, sessions]);
-  const changes = useMemo(() => (sessions ? differences(force, sessions) : []), [force, sessions]);
+  const changes = useMemo(
+    () => (sessions ? differences(force, sessions, input.done.length) : []),
+    [force, sessions, input],
+  );
   const broken = weighed?.broken ?? [];
   return (
     <Box

@@ -182,7 +182,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
   /** Everything that was changed by hand stays; around it as few steps as can be are changed. */
   const repair = () => {
     if (!changed || !loaderData.plan) return;
-    const locks: Lock[] = differences(loaderData.plan.sessions, changed).flatMap((each): Lock[] => {
+    const locks: Lock[] = differences(loaderData.plan.sessions, changed, input.done.length).flatMap((each): Lock[] => {
       const { technique } = each;
       if (each.kind === "moved") return [{ session: each.to, technique, kind: "keep" }];
       return [{ session: each.session, technique, kind: each.kind === "gone" ? "leave-out" : "keep" }];
