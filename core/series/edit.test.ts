@@ -75,7 +75,8 @@ describe("a plan that is changed by hand", () => {
     fc.assert(
       fc.property(anyEdit, (edit) => {
         const after = edited(input, plan, edit);
-        const { points, broken, mended } = weigh(input, plan, after);
+        const { points, broken, mended, standing } = weigh(input, plan, after);
+        expect(standing).toEqual([]);
         expect(points).toBeCloseTo(scoreOf(input, after) - scoreOf(input, plan), 9);
         // the solved plan breaks nothing: whatever is broken now, the edit broke
         expect(broken.map(({ sentence }) => sentence)).toEqual(breaches(input, after).map(({ sentence }) => sentence));
@@ -93,6 +94,14 @@ describe("a plan that is changed by hand", () => {
       }),
       { numRuns: 40 },
     );
+  });
+
+  it("tells what was broken before from what a change breaks", () => {
+    // findings that came later: less time at the table
+    const later = { ...input, tableMinutes: 40 };
+    const { standing, broken } = weigh(later, plan, plan);
+    expect(standing.map(({ rule }) => rule)).toContain("time");
+    expect(broken).toEqual([]);
   });
 
   it("names the preparation that an edit takes away", () => {

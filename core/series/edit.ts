@@ -128,8 +128,11 @@ export function edited(input: PlanInput, sessions: readonly PlannedSession[], ed
   return next;
 }
 
-/** What a change costs or gains in points, and which rules it breaks or mends, each a sentence. */
-export type Weighed = { points: number; broken: Breach[]; mended: Breach[] };
+/**
+ * What a change costs or gains in points, and which rules it breaks or mends, each a sentence. `standing`: broken before and
+ * after, as by findings or work that came after the plan was solved.
+ */
+export type Weighed = { points: number; broken: Breach[]; mended: Breach[]; standing: Breach[] };
 
 export function weigh(input: PlanInput, before: readonly PlannedSession[], after: readonly PlannedSession[]): Weighed {
   const [was, is] = [breaches(input, before), breaches(input, after)];
@@ -139,6 +142,7 @@ export function weigh(input: PlanInput, before: readonly PlannedSession[], after
     points: scoreOf(input, after) - scoreOf(input, before),
     broken: missing(is, was),
     mended: missing(was, is),
+    standing: is.filter((each) => !missing([each], was).length),
   };
 }
 

@@ -35,7 +35,9 @@ export function EditBar({
     () => (sessions ? differences(force, sessions, input.done.length) : []),
     [force, sessions, input],
   );
-  const broken = weighed?.broken ?? [];
+  const standing = weighed?.standing ?? [];
+  // what the change breaks comes first
+  const broken = [...(weighed?.broken ?? []), ...standing];
   return (
     <Box
       component="section"
@@ -52,7 +54,7 @@ export function EditBar({
         <Typography variant="h3" role="status" sx={{ flex: "1 1 240px" }}>
           {!weighed
             ? "Nothing is changed"
-            : `${counted(changes.length, "step")} changed: ${pointWords(weighed.points)}${broken.length > 0 ? `, ${counted(broken.length, "rule")} broken` : ", every rule kept"}`}
+            : `${counted(changes.length, "step")} changed: ${pointWords(weighed.points)}${broken.length > standing.length ? `, ${counted(broken.length - standing.length, "rule")} broken` : ""}${standing.length > 0 ? `, ${counted(standing.length, "rule")} broken before` : ""}${broken.length === 0 ? ", every rule kept" : ""}`}
         </Typography>
         <Button size="small" color="inherit" disabled={!undo || busy} onClick={undo}>
           Undo
