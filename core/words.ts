@@ -1,2 +1,6 @@
 /** "1 step", "3 steps": a number with its word. */
 export const counted = (n: number, word: string): string => `${n} ${word}${n === 1 ? "" : "s"}`;
+
+/** "2:05": seconds as minutes and whole seconds. */
+export const clockWords = (seconds: number): string =>
+  `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, "0")}`;

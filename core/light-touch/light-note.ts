@@ -1,4 +1,4 @@
-import { counted } from "../words";
+import { clockWords, counted } from "../words";
 import { arcAfter, type ArcEvent, type Form } from "./arc";
 import { boneName, bonesAfter, compareBones, type BoneEvent } from "./bones";
 import { stillPointsAfter, stillWords, type StillEvent } from "./still-point";
@@ -15,8 +15,6 @@ const formWords: Record<Form, string> = {
   "2 of 3": "the arc, second of three visits",
   "3 of 3": "the arc, third of three visits",
 };
-const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, "0")}`;
-
 /** What was done at a visit by light touch, a sentence each, in the order of the work; none where nothing was. */
 export function lightLines(events: readonly (LightEvent | { kind: string })[], listenedAgain: number): string[] {
   const { form, runs } = arcAfter(events);
@@ -24,7 +22,7 @@ export function lightLines(events: readonly (LightEvent | { kind: string })[], l
   const arc =
     form && done.length > 0
       ? [
-          `Light touch: ${formWords[form]}, ${counted(done.length, "hold")} in ${clock(done.reduce((sum, { lasted }) => sum + lasted!, 0))} min${
+          `Light touch: ${formWords[form]}, ${counted(done.length, "hold")} in ${clockWords(done.reduce((sum, { lasted }) => sum + lasted!, 0))} min${
             listenedAgain === 0 ? "; the stations were not listened at again" : ""
           }.`,
         ]
@@ -45,7 +43,7 @@ export function lightLines(events: readonly (LightEvent | { kind: string })[], l
     .map((run) => {
       const { loops, positions, toStill } = readUnwinding(run);
       return `Unwinding, ${run.part}: ${counted(loops, "loop")}, ${counted(positions, "position")}, ${
-        toStill === undefined ? "no still point" : `still after ${clock(toStill)} min`
+        toStill === undefined ? "no still point" : `still after ${clockWords(toStill)} min`
       }; ended by the ${run.ended!.by}.`;
     });
   return [...arc, ...stills, ...bones, ...unwindings];

@@ -1,3 +1,5 @@
+import { clockWords } from "../words";
+
 /** Where a still point is sought. Common teaching. */
 export const stillPlaces = ["feet", "sacrum", "occiput", "temporals"] as const;
 export type StillPlace = (typeof stillPlaces)[number];
@@ -67,7 +69,7 @@ export function stillPointsAfter(events: readonly (StillEvent | { kind: string }
   return [...points.values()].map(({ stillAt: _, ...point }) => point);
 }
 
-const clock = (value: number) => `${Math.floor(value / 60)}:${String(Math.floor(value % 60)).padStart(2, "0")} min`;
+const clock = (seconds: number) => `${clockWords(seconds)} min`;
 
 /** "At the occiput: still after 2:40 min, for 1:10 min; full and even; 9.0 → 7.5 a minute". */
 export function stillWords({ place, toStill, still, back, givenUp, rateBefore, rateAfter }: StillPoint): string {

@@ -22,8 +22,8 @@ const aims: Record<StationKey, Aim> = {
 /** Half of free: less than this is little. */
 const little = 0.5;
 
-/** Stations that seem to move less than half of free as they were last heard, weakest first. */
-export function weakStations(heard: readonly VisitHeard[]): {
+/** A hand's station as it was last heard: how free (0–1), and how probable it is that it moves less than half of that. */
+export type HeardLast = {
   station: StationKey;
   name: string;
   side: "L" | "R";
@@ -31,19 +31,11 @@ export function weakStations(heard: readonly VisitHeard[]): {
   sure: number;
   visit: number;
   moment: "before" | "after";
-}[] {
-  const last = new Map<
-    string,
-    {
-      station: StationKey;
-      name: string;
-      side: "L" | "R";
-      free: number;
-      sure: number;
-      visit: number;
-      moment: "before" | "after";
-    }
-  >();
+};
+
+/** Stations that seem to move less than half of free as they were last heard, weakest first. */
+export function weakStations(heard: readonly VisitHeard[]): HeardLast[] {
+  const last = new Map<string, HeardLast>();
   for (const { visit, heard: of } of [...heard].sort((a, b) => a.visit - b.visit))
     for (const moment of ["before", "after"] as const)
       for (const { key, name } of stations)

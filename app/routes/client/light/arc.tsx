@@ -20,7 +20,7 @@ import {
 } from "~core/light-touch/arc";
 import { stations } from "~core/light-touch/stations";
 import { stillPointsAfter } from "~core/light-touch/still-point";
-import { counted } from "~core/words";
+import { clockWords, counted } from "~core/words";
 import { lightGateOf } from "~app/light-gate.server";
 import { inSession } from "~app/session.server";
 import { visitOf } from "~app/routes/client/workspace.server";
@@ -315,8 +315,6 @@ function OneHold({
   );
 }
 
-const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, "0")}`;
-
 /** The steps of the form in their order, what each is there for, and what became of it. */
 function StepList({
   form,
@@ -352,7 +350,7 @@ function StepList({
                 {(isDone(run) || gate[technique] || run.loops > 0) && (
                   <small className={gate[technique] ? "off" : undefined}>
                     {run.lasted !== undefined
-                      ? [clock(run.lasted), ...run.signs].join(", ")
+                      ? [clockWords(run.lasted), ...run.signs].join(", ")
                       : run.leftOut
                         ? "left out; press to take it up"
                         : gate[technique]

@@ -1,4 +1,5 @@
 import { useEffect, useState } from "react";
+import { clockWords } from "~core/words";
 
 /** Minutes and seconds since a moment (ISO), counting up and never rushing. */
 export function Clock({ since }: { since: string }) {
@@ -11,7 +12,7 @@ export function Clock({ since }: { since: string }) {
   const seconds = Math.max(0, Math.floor(((now ?? Date.parse(since)) - Date.parse(since)) / 1000));
   return (
     <span role="timer" style={{ fontVariantNumeric: "tabular-nums" }}>
-      {Math.floor(seconds / 60)}:{String(seconds % 60).padStart(2, "0")}
+      {clockWords(seconds)}
     </span>
   );
 }

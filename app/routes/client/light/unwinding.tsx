@@ -17,7 +17,7 @@ import {
   type Unwound,
 } from "~core/light-touch/unwinding";
 import { trendOf } from "~core/statistics/kendall";
-import { counted } from "~core/words";
+import { clockWords, counted } from "~core/words";
 import { lightGateOf } from "~app/light-gate.server";
 import { inSession } from "~app/session.server";
 import { visitOf } from "~app/routes/client/workspace.server";
@@ -62,13 +62,12 @@ export default function Unwinding({ loaderData }: Route.ComponentProps) {
   return <Following key={loaderData.visit.id} {...loaderData} />;
 }
 
-const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, "0")}`;
 const readWords = ({ loops, positions, toStill, lasted }: ReturnType<typeof readUnwinding>) =>
   [
     counted(loops, "loop"),
     counted(positions, "position"),
-    toStill === undefined ? "no still point" : `still after ${clock(toStill)} min`,
-    ...(lasted === undefined ? [] : [`${clock(lasted)} min in all`]),
+    toStill === undefined ? "no still point" : `still after ${clockWords(toStill)} min`,
+    ...(lasted === undefined ? [] : [`${clockWords(lasted)} min in all`]),
   ].join(", ");
 
 function Following({ clientId, visit, events: stored, gate, others, pauseWord }: Route.ComponentProps["loaderData"]) {

@@ -48,7 +48,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
     const kept = keptBetween(moments, visit.ordinal - 1);
     const names = series && templateOf(series.template).sessions[visit.ordinal - 1];
     const table = await tableOf(tx, visits);
-    // what is probably off: the same share of certainty that makes a target
+    // every check that said so; ranges and stations where it is four in five sure, as for a target
     const off = offNow(table).map(({ check, at, moment }) => ({
       what: `${check.name}: ${wordsOf(check, at.answers, moment)}`,
       when: `${moment} visit ${at.visit}`,

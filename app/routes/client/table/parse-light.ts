@@ -2,7 +2,8 @@ import { arcFault, type ArcEvent } from "~core/light-touch/arc";
 import { boneFault, type BoneFelt, type Step } from "~core/light-touch/bones";
 import { returns, stillPlaces, type Return, type StillEvent } from "~core/light-touch/still-point";
 import { enders, pathFault, unwound, type PathPoint, type UnwindEvent } from "~core/light-touch/unwinding";
-import { isId, isNumber, oneOf, type Body } from "./parse-parts";
+import { isId } from "~app/event-head";
+import { isNumber, oneOf, type Body } from "./parse-parts";
 
 type Sent = Record<string, unknown>;
 

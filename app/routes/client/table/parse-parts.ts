@@ -3,5 +3,3 @@ export type Body<B> = { body: B } | { reason: string };
 export const oneOf = <T extends string>(value: unknown, list: readonly T[]): value is T =>
   typeof value === "string" && (list as readonly string[]).includes(value);
 export const isNumber = (value: unknown): value is number => typeof value === "number" && Number.isFinite(value);
-const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
-export const isId = (value: unknown): value is string => typeof value === "string" && uuid.test(value);

@@ -108,7 +108,7 @@ export function LookingAgain({
         Drawings, each twice in a shuffled order: about {studyMinutes} minutes. They test the eye alone, so they count
         only where they show more error than is usual, and only until there are {leastPairs} second looks at clients.
         {told !== null &&
-          ` From ${told.toFixed(1)} mm on you named the right side at least nine times in ten (±0.1 mm as drawn; on a body it takes more).`}
+          ` Of the sizes that are drawn, from ${told.toFixed(1)} mm on you named the right side at least nine times in ten; on a body it takes more.`}
       </Typography>
       <Drawings studies={studies} />
     </Box>

@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { arcSteps } from "~core/light-touch/arc";
 import { seeded } from "~core/random";
 import { scoreOrder, shuffledSteps } from "~core/trainer/drills";
@@ -14,8 +14,9 @@ const nameOf = (key: string) => arcSteps.find((step) => step.key === key)!.name;
 
 /** The steps of the arc to be put in their order, then each with its reason. */
 export function Order({ keep }: { keep: Keep }) {
-  // drawn anew in the browser; the server's page has the arc's own order, not to be pressed yet
+  // another order at every visit to the page; the server's page has one that cannot be pressed yet
   const [order, setOrder] = useState<readonly string[]>(() => shuffledSteps(seeded(1)));
+  useEffect(() => setOrder(fresh()), []);
   const [scored, setScored] = useState<ReturnType<typeof scoreOrder>>();
   const move = (i: number, by: number) => {
     const next = [...order];
