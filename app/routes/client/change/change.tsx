@@ -65,10 +65,18 @@ function ByHand({
   second,
 }: Pick<Route.ComponentProps["loaderData"], "table" | "moved" | "light"> & { title?: string; first: At; second: At }) {
   const at = { first, second };
-  const has = [...table, ...moved, ...light].some(({ visit }) => visit === second.ordinal);
+  const { moment } = second;
+  const there = ({ visit }: { visit: number }) => visit === second.ordinal;
+  const taken = [
+    ...table.filter(there).flatMap(({ answers }) => answers),
+    ...moved.filter(there).flatMap(({ ranges }) => ranges),
+    ...light.filter(there).flatMap(({ bones }) => bones),
+  ];
+  const has = taken.some((each) => each.moment === moment) || light.some((each) => there(each) && each.heard[moment]);
+  if (!has) return null;
   return (
     <>
-      {title && has && (
+      {title && (
         <Typography variant="h2" sx={{ mt: 3 }}>
           {title}
         </Typography>
@@ -223,6 +231,15 @@ export default function Change({
           </>
         )}
         <ByHand {...{ table, moved, light, first, second }} />
+        {/* what was only looked at again by hand has no picture of its moment to be chosen by */}
+        {!(second.ordinal === ordinal && second.moment === "after") && (
+          <ByHand
+            {...{ table, moved, light }}
+            title={`Within visit ${ordinal}`}
+            first={{ ordinal, moment: "before" }}
+            second={{ ordinal, moment: "after" }}
+          />
+        )}
         {graded.length > 0 && (
           <>
             <Typography variant="h3" component="h3" sx={{ mt: 2.5 }}>
