@@ -30,8 +30,8 @@ const rooms = {
   table: ["anatomy", "findings", "statistics"],
   move: ["anatomy", "findings", "measure", "statistics"],
   screening: ["anatomy", "findings", "move", "techniques"],
-  series: ["anatomy", "reading", "screening", "techniques"],
-  session: ["anatomy", "consent", "screening", "series", "techniques"],
+  series: ["anatomy", "light-touch", "reading", "screening", "techniques"],
+  session: ["anatomy", "consent", "light-touch", "screening", "series", "techniques"],
 };
 const oneWay = Object.entries(rooms).map(([room, others]) => ({
   name: `core-${room}-looks-only-where-it-may`,

@@ -1,19 +1,7 @@
 import fc from "fast-check";
 import { techniqueOf } from "../techniques/catalogue";
-import {
-  arcAfter,
-  arcFault,
-  arcSteps,
-  forms,
-  holdOf,
-  holds,
-  isDone,
-  minutesOf,
-  nextHold,
-  phaseWords,
-  stepsOf,
-  type ArcEvent,
-} from "./arc";
+import { arcAfter, arcFault, isDone, nextHold, workedSteps, type ArcEvent } from "./arc";
+import { arcSteps, forms, holdOf, holds, minutesOf, partsOfForm, phaseWords, stepsOf } from "./arc-steps";
 
 const press = (second: number, body: ArcEvent["body"]): ArcEvent => ({
   id: `${second}`,
@@ -65,6 +53,23 @@ describe("the arc", () => {
     expect(least).toBeLessThan(75);
   });
 
+  it("is its techniques in their order, listening at both ends, as long as their holds take together", () => {
+    expect(partsOfForm("1 of 3").map(({ technique }) => technique)).toEqual([
+      "lt-listen",
+      "lt-sheets",
+      "lt-skull-base",
+      "lt-occiput-still",
+      "lt-listen-again",
+    ]);
+    const sheets = partsOfForm("long").find(({ technique }) => technique === "lt-sheets")!;
+    expect(sheets.minutes).toEqual({ least: 4, most: 20 });
+    for (const form of forms)
+      for (const { technique, minutes } of partsOfForm(form)) {
+        expect(techniqueOf(technique)).toMatchObject({ layer: "LT", sided: false });
+        expect(minutes.least).toBeLessThanOrEqual(minutes.most);
+      }
+  });
+
   it("refuses what is none of it by field, rule and value", () => {
     expect(arcFault({ press: "phase", hold: "sheet-pelvis", phase: 3 })).toBeUndefined();
     expect(arcFault({ press: "phase", hold: "sheet-pelvis", phase: 4 })).toMatch(
@@ -96,6 +101,24 @@ describe("an arc as it is run", () => {
       loops: 1,
     });
     expect(nextHold("1 of 3", done.runs)!.hold.key).toBe("sheet-breath");
+  });
+
+  it("gives its minutes to the techniques that were held to their end, and to no others", () => {
+    const held = (key: string, from: number, to: number) => [
+      press(from, { press: "phase", hold: key, phase: 0 }),
+      press(to, { press: "phase", hold: key, phase: holdOf(key)!.phases.length }),
+    ];
+    const { runs } = arcAfter([
+      ...held("base-balance", 500, 683),
+      ...held("sheet-breath", 200, 290),
+      ...held("sheet-pelvis", 0, 150),
+      press(700, { press: "phase", hold: "tube-rock", phase: 1 }),
+      press(701, { press: "left out", hold: "sacrum-foot" }),
+    ]);
+    expect(workedSteps(runs)).toEqual([
+      { technique: "lt-sheets", minutes: 4 },
+      { technique: "lt-skull-base", minutes: 3.1 },
+    ]);
   });
 
   it("leaves out and takes up again, and ends when everything of its form is done", () => {

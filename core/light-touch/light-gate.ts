@@ -5,7 +5,7 @@ import type { Outcome } from "../screening/outcome";
 import { verdictOn } from "../screening/verdict";
 import { techniqueOf } from "../techniques/catalogue";
 import type { Side } from "../units";
-import { holds } from "./arc";
+import { holds } from "./arc-steps";
 import type { Unwound } from "./unwinding";
 
 const regionsOfPart: Record<Unwound, readonly RegionKey[] | "all"> = {
@@ -60,10 +60,10 @@ export function unwindingGate(
   return no && `${no.title}: ${no.reason}`;
 }
 
-/** Why holds of the arc are out under these cautions, by the technique whose cautions hold for them. */
+/** Why holds of the arc, and a still point at the feet, are out under these cautions, by the technique whose cautions hold. */
 export const arcGate = (cautions: readonly Outcome[]): Partial<Record<string, string>> =>
   Object.fromEntries(
-    [...new Set(holds.map(({ technique }) => technique))].flatMap((key) => {
+    [...new Set([...holds.map(({ technique }) => technique), "lt-still-point"])].flatMap((key) => {
       const { no } = verdictOn(techniqueOf(key), cautions);
       return no ? [[key, no.replace(/^./, (first) => first.toUpperCase())]] : [];
     }),

@@ -1,5 +1,6 @@
 import { clockWords, counted } from "../words";
-import { arcAfter, type ArcEvent, type Form } from "./arc";
+import { arcAfter, type ArcEvent } from "./arc";
+import type { Form } from "./arc-steps";
 import { boneName, bonesAfter, compareBones, type BoneEvent } from "./bones";
 import { stillPointsAfter, stillWords, type StillEvent } from "./still-point";
 import { readUnwinding, unwindingsAfter, type UnwindEvent } from "./unwinding";

@@ -1,6 +1,7 @@
 import type { Technique } from "../techniques/technique";
 import { halves, minutesOf, type PlanInput } from "./plan";
-import { candidates, dosed, mostMinutes, repeatsAllowed, rulebook } from "./rulebook";
+import { arcOf } from "./arc-session";
+import { candidates, dosed, repeatsAllowed, rulebook, timeRange } from "./rulebook";
 import { templateOf } from "./template";
 
 /** Whether a technique's minutes count for the complaint's own region. */
@@ -27,8 +28,9 @@ function needsOf(input: PlanInput): number[] {
   const usesLeft = new Map<string, number>();
   const used = input.done.flatMap(({ steps }) => steps.map(({ technique }) => technique));
   const options = sessions.map((_, s) => {
-    if (s < input.done.length) return [];
-    const most = (technique: Technique) => minutesOf(dosed(technique, mostMinutes(technique), s, input));
+    // an arc follows its own order, whatever the complaint is
+    if (s < input.done.length || arcOf(s, input)) return [];
+    const most = (technique: Technique) => minutesOf(dosed(technique, timeRange(technique, s, input).most, s, input));
     return candidates(input, s)
       .filter(({ phase }) => phase !== "open" && phase !== "close")
       .filter((technique) => helpsComplaint(technique, input))

@@ -8,11 +8,12 @@ import {
   isClosing,
   isOpening,
   isRising,
-  mostMinutes,
   neededCover,
   positionsIn,
   prepares,
   regionsWorked,
+  timeRange,
+  usualMinutes,
   verdictIn,
   whyNot,
 } from "./rulebook";
@@ -89,7 +90,7 @@ export function edited(input: PlanInput, sessions: readonly PlannedSession[], ed
   const put = (session: number, key: string, minutes?: StepMinutes) => {
     const technique = techniqueOf(key);
     if (next[session]!.steps.some((step) => step.technique === key)) return;
-    const dose = minutes ?? dosed(technique, technique.minutes.ideal, session, input);
+    const dose = minutes ?? dosed(technique, usualMinutes(technique, session, input), session, input);
     next[session] = { steps: inserted(input, session, next[session]!.steps, technique, dose) };
   };
   if (edit.kind === "move") {
@@ -113,7 +114,7 @@ export function edited(input: PlanInput, sessions: readonly PlannedSession[], ed
     put(session, edit.with);
   } else {
     const technique = techniqueOf(edit.technique);
-    const [least, most] = [technique.minutes.least, mostMinutes(technique)];
+    const { least, most } = timeRange(technique, session, input);
     next[session] = {
       steps: next[session]!.steps.map((step) =>
         step.technique === edit.technique

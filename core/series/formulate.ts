@@ -4,14 +4,17 @@ import type { Position, Technique } from "../techniques/technique";
 import { LinearModel } from "./linear-model";
 import { minutesOf, type PlanInput, type PlannedSession } from "./plan";
 import { complaintNeed, helpsComplaint } from "./complaint";
+import { solvedRange } from "./arc-minutes";
 import {
   candidates,
   facing,
   isClosing,
+  isGiven,
+  isLeftOut,
   isLightBlock,
   isOpening,
   isRising,
-  mostMinutes,
+  mostLightBlocks,
   neededCover,
   needsOpened,
   opensRegion,
@@ -72,11 +75,12 @@ export function formulate(input: PlanInput): Formulation {
     }
     for (const technique of candidates(input, s)) {
       const lock = locked(s, technique.key);
-      if (lock === "leave-out" && !isRising(technique)) continue;
+      if (isLeftOut(technique, s, input)) continue;
       const x = model.column(0, 0, 1, true);
       if (lock === "keep") model.row(1, 1, [[x, 1]], `session ${s + 1}: ${technique.name} is locked in`, "step");
-      const { least } = technique.minutes;
-      const most = mostMinutes(technique);
+      else if (isGiven(technique, s, input) && !isRising(technique))
+        model.row(1, 1, [[x, 1]], `session ${s + 1}: ${technique.name} is part of its arc`, "step");
+      const { least, most } = solvedRange(technique, s, input);
       const { sides, positions: places } = verdictIn(technique, s, input);
       const part = () => {
         const column = model.column(-loadCost * totalLoad(technique), 0, most);
@@ -130,8 +134,7 @@ export function formulate(input: PlanInput): Formulation {
     model.row(1, 1, count(isOpening), `${place}: one opening`, "step");
     model.row(1, 1, count(isRising), `${place}: rising slowly at the end`, "step");
     model.row(rulebook.closings.least, rulebook.closings.most, count(isClosing), `${place}: closing steps`, "step");
-    const blocks = sessions[s]!.light ? rulebook.lightBlocks.light : rulebook.lightBlocks.structural;
-    model.row(0, blocks, count(isLightBlock));
+    model.row(0, mostLightBlocks(s, input), count(isLightBlock));
     model.row(
       0,
       rulebook.mostSteps,

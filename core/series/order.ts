@@ -135,6 +135,27 @@ export function orderSteps(
   ];
 }
 
+/** The steps of an arc in the arc's own order, rising at the end; the client stays as they lie for as long as that will do. */
+export function inArcOrder(
+  steps: readonly Step[],
+  arc: readonly { technique: string }[],
+  allowed: readonly Position[],
+  positionsOf: (technique: Technique) => readonly Position[],
+): Step[] {
+  const place = ({ technique }: Step) => {
+    const at = arc.findIndex((part) => part.technique === technique);
+    return at < 0 ? arc.length : at;
+  };
+  let lies = allowed.includes("supine") ? ("supine" as const) : (allowed[0] ?? "supine");
+  return [...steps]
+    .sort((a, b) => place(a) - place(b))
+    .map((step) => {
+      const own = positionsOf(techniqueOf(step.technique)).filter((position) => allowed.includes(position));
+      if (own.length > 0 && !own.includes(lies)) lies = own[0]!;
+      return { ...step, position: lies };
+    });
+}
+
 /**
  * How often the client turns over in a session, as it is run: on the side all work on one side is done before the turn
  * to the other.

@@ -3,8 +3,10 @@ import { techniqueOf } from "../techniques/catalogue";
 import { formulate } from "./formulate";
 import { LinearModel } from "./linear-model";
 import type { PlanInput } from "./plan";
+import { emptyArc } from "./arc-minutes";
 import { whyNot } from "./rulebook";
 import { scoreOf } from "./score";
+import { templateOf } from "./template";
 
 /** A rule that cannot hold together with the others, and by how much it would have to give. */
 export type Conflict = { rule: string; by: number; unit: string };
@@ -15,9 +17,12 @@ export type Proof = { kind: "bound"; bound: number } | { kind: "impossible"; con
 export type ProofLimits = { seconds: number; seed: number };
 export const usualProof: ProofLimits = { seconds: 4, seed: 1 };
 
-/** Locks on techniques a session cannot hold at all: no relaxing of rows would help, so they are named first. */
-export function hopelessLocks(input: PlanInput): Conflict[] {
-  return input.locks.flatMap((lock) => {
+/**
+ * What no relaxing of rows would help, so it is named first: locks on techniques a session cannot hold at all, and sessions
+ * of an arc of which cautions leave nothing to be worked.
+ */
+export function hopeless(input: PlanInput): Conflict[] {
+  const locks = input.locks.flatMap((lock) => {
     if (lock.kind !== "keep") return [];
     const technique = techniqueOf(lock.technique);
     const no = whyNot(technique, lock.session, input);
@@ -25,6 +30,12 @@ export function hopelessLocks(input: PlanInput): Conflict[] {
       ? [{ rule: `session ${lock.session + 1}: ${technique.name} is locked in, but ${no}`, by: 1, unit: "step" }]
       : [];
   });
+  const { sessions } = templateOf(input.template);
+  const arcs = sessions.flatMap((_, s) => {
+    const no = s < input.done.length ? undefined : emptyArc(s, input);
+    return no ? [{ rule: `session ${s + 1}: ${no}`, by: 1, unit: "step" }] : [];
+  });
+  return [...locks, ...arcs];
 }
 
 /**
@@ -38,8 +49,8 @@ export function prove(
   limits: ProofLimits = usualProof,
   told: (bound: number) => void = () => undefined,
 ): Proof {
-  const hopeless = hopelessLocks(input);
-  if (hopeless.length > 0) return { kind: "impossible", conflicts: hopeless };
+  const conflicts = hopeless(input);
+  if (conflicts.length > 0) return { kind: "impossible", conflicts };
   const { model } = formulate(input);
   // the model only counts what is still to come
   const fixed = scoreOf(input, input.done);

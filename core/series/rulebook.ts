@@ -5,6 +5,7 @@ import { isActive, type Outcome } from "../screening/outcome";
 import { positionsLeft, timeLimits, verdictOn, type Verdict } from "../screening/verdict";
 import { catalogue } from "../techniques/catalogue";
 import { isStrong, type Medium, type Position, type Technique } from "../techniques/technique";
+import { arcOf, isListening } from "./arc-session";
 import { halves, type PlanInput, type StepMinutes } from "./plan";
 import { templateOf } from "./template";
 
@@ -153,9 +154,22 @@ export const proneOnly = (technique: Technique, session: number, input: PlanInpu
   return positions.length === 1 && positions[0] === "prone";
 };
 
-/** The longest a step may take on a side, in whole half minutes; rising is not stretched. */
-export const mostMinutes = (technique: Technique): number =>
-  isRising(technique) ? technique.minutes.least : halves(technique.minutes.ideal * rulebook.stretch) / 2;
+/**
+ * The shortest and the longest a step may take on a side, in whole half minutes: from its least to 1.25 times its ideal;
+ * rising is not stretched, and in an arc it is what its holds usually take.
+ */
+export function timeRange(technique: Technique, session: number, input: PlanInput): { least: number; most: number } {
+  const own = arcOf(session, input)?.find((part) => part.technique === technique.key);
+  if (own) return own.minutes;
+  const { least, ideal } = technique.minutes;
+  return { least, most: isRising(technique) ? least : halves(ideal * rulebook.stretch) / 2 };
+}
+
+/** What a step is given when nothing more is said: its ideal, in an arc the middle of what its holds take. */
+export function usualMinutes(technique: Technique, session: number, input: PlanInput): number {
+  const { least, most } = timeRange(technique, session, input);
+  return arcOf(session, input) ? halves((least + most) / 2) / 2 : technique.minutes.ideal;
+}
 
 /** Minutes of the least or the ideal dose, on the sides that are left. */
 export function dosed(technique: Technique, minutes: number, session: number, input: PlanInput): StepMinutes {
@@ -170,6 +184,10 @@ export function whyNot(technique: Technique, session: number, input: PlanInput):
   if (!template) return `there is no session ${session + 1}`;
   const { no } = verdictIn(technique, session, input);
   if (no) return no;
+  const arc = arcOf(session, input);
+  if (arc && !isRising(technique) && !arc.some((part) => part.technique === technique.key))
+    return `it is no part of the arc in session ${session + 1} (${template.name})`;
+  if (!arc && isListening(technique)) return "it begins and ends the light-touch arc, and this session is none";
   if (workingDepth(technique) > depthOf(template.ceiling))
     return `it works deeper than session ${session + 1} (${template.name}) goes`;
   return undefined;
@@ -186,15 +204,38 @@ export const opensRegion = (technique: Technique, region: RegionKey): boolean =>
 export const needsOpened = (technique: Technique): boolean =>
   workingDepth(technique) >= 4 && (technique.phase === "work" || technique.phase === "balance");
 
-/** Lying on the front or on the back only: what the balance of front and back is counted by. */
+/**
+ * Lying on the front or on the back only: what the balance of front and back is counted by. Light touch opens neither, and is
+ * done on the back throughout.
+ */
 export function facing(technique: Technique): "front" | "back" | undefined {
-  if (technique.positions.length !== 1) return undefined;
+  if (technique.layer === "LT" || technique.positions.length !== 1) return undefined;
   return technique.positions[0] === "prone" ? "back" : technique.positions[0] === "supine" ? "front" : undefined;
+}
+
+/** What is in a session whatever is planned: rising, and every part of an arc that is not left out by the practitioner. */
+export const isGiven = (technique: Technique, session: number, input: PlanInput): boolean =>
+  isRising(technique) ||
+  (arcOf(session, input)?.some((part) => part.technique === technique.key) === true &&
+    (isListening(technique) || !isLeftOut(technique, session, input)));
+
+/** Left out by the practitioner; what a session cannot be without stays. */
+export const isLeftOut = (technique: Technique, session: number, input: PlanInput): boolean =>
+  !isRising(technique) &&
+  !(isListening(technique) && arcOf(session, input)) &&
+  input.locks.some((lock) => lock.session === session && lock.kind === "leave-out" && lock.technique === technique.key);
+
+/** Light-touch blocks a session may have. */
+export function mostLightBlocks(session: number, input: PlanInput): number {
+  const { arc, light } = templateOf(input.template).sessions[session]!;
+  return arc ? rulebook.mostSteps : light ? rulebook.lightBlocks.light : rulebook.lightBlocks.structural;
 }
 
 /** Techniques that are of use in a session: eligible, reaching its territory or a target, and not without preparation. */
 export function candidates(input: PlanInput, session: number): Technique[] {
   const template = templateOf(input.template).sessions[session]!;
+  // an arc is what it is: nothing has to be found for it, and nothing in it needs preparation
+  if (template.arc) return catalogue.filter((technique) => !whyNot(technique, session, input));
   const wanted = new Set<RegionKey>(regionKeys.filter((region) => template.territory[region]));
   for (const target of input.targets) wanted.add(target.region);
   if (input.complaintRegion) wanted.add(input.complaintRegion);

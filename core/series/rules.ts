@@ -3,15 +3,18 @@ import { regionKeys, regionName } from "../anatomy/regions";
 import { catalogue, techniqueOf } from "../techniques/catalogue";
 import { positionName, type Technique } from "../techniques/technique";
 import { minutesOf, sessionMinutes, type PlanInput, type PlannedSession, type Step } from "./plan";
+import { emptyArc } from "./arc-minutes";
+import { arcOf, isListening } from "./arc-session";
 import { complaintNeed, helpsComplaint } from "./complaint";
 import {
   dwellsIn,
   facing,
   isClosing,
+  isLeftOut,
   isLightBlock,
   isOpening,
   isRising,
-  mostMinutes,
+  mostLightBlocks,
   neededCover,
   needsOpened,
   opensRegion,
@@ -23,6 +26,7 @@ import {
   rulebook,
   strongIn,
   tableMinutesIn,
+  timeRange,
   verdictIn,
   whyNot,
   turnMinutes,
@@ -41,6 +45,7 @@ export type RuleName =
   | "recovery"
   | "repeats"
   | "light touch"
+  | "arc"
   | "positions"
   | "hands"
   | "complaint"
@@ -117,8 +122,7 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
       if ("mid" in step.minutes === technique.sided)
         say("step length", s, `${technique.name} is ${technique.sided ? "done on both sides" : "not two-sided"}.`);
       for (const minutes of parts) {
-        const { least } = technique.minutes;
-        const most = mostMinutes(technique);
+        const { least, most } = timeRange(technique, s, input);
         if (!(minutes >= least - slack))
           say("step length", s, `${technique.name} needs ${least} min and gets ${minutes}.`, least - minutes);
         if (minutes > most + slack)
@@ -186,6 +190,28 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
       }
     }
 
+    const arc = arcOf(s, input);
+    if (arc) {
+      const empty = emptyArc(s, input);
+      if (empty) say("arc", s, `${empty}.`);
+      const place = (step: Step) => arc.findIndex((part) => part.technique === step.technique);
+      const own = steps.filter((step) => place(step) >= 0);
+      for (const [i, step] of own.entries())
+        if (i > 0 && place(step) < place(own[i - 1]!))
+          say("arc", s, `${of(step).name} comes before ${of(own[i - 1]!).name} in the arc, whose order is kept.`);
+      for (const part of arc) {
+        const technique = techniqueOf(part.technique);
+        if (names.has(part.technique) || isLeftOut(technique, s, input) || whyNot(technique, s, input)) continue;
+        say(
+          "arc",
+          s,
+          isListening(technique)
+            ? `${technique.name.toLowerCase()} is missing: without it nothing can be compared.`
+            : `${technique.name} is missing from the arc.`,
+        );
+      }
+    }
+
     const positions = positionsUsed(sessions[s]!);
     if (positions.length > rulebook.mostPositions)
       say(
@@ -210,7 +236,7 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
         needed - tableMinutes,
       );
     const blocks = count(isLightBlock);
-    const mostBlocks = template.sessions[s]!.light ? rulebook.lightBlocks.light : rulebook.lightBlocks.structural;
+    const mostBlocks = mostLightBlocks(s, input);
     if (blocks > mostBlocks)
       say("light touch", s, `${blocks} light-touch blocks are more than ${mostBlocks}.`, blocks - mostBlocks);
     const thumbs = strain(sessions[s]!, "thumb");

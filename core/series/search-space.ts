@@ -1,6 +1,7 @@
 import { regionKeys } from "../anatomy/regions";
 import { techniqueOf } from "../techniques/catalogue";
 import type { Position, Technique } from "../techniques/technique";
+import { solvedRange } from "./arc-minutes";
 import { halves, minutesOf, type PlanInput } from "./plan";
 import { complaintNeed, helpsComplaint } from "./complaint";
 import {
@@ -8,11 +9,13 @@ import {
   dryAfterOil,
   facing,
   isClosing,
+  isGiven,
+  isLeftOut,
   isLightBlock,
   isOpening,
   isRising,
   liesIn,
-  mostMinutes,
+  mostLightBlocks,
   neededCover,
   needsOpened,
   opensRegion,
@@ -138,17 +141,12 @@ export function searchSpace(input: PlanInput): SearchSpace {
   }
   const ids = new Map<string, number>();
   const usesLeft: number[] = [];
-  const rooms = sessions.slice(from).map((template, i): Room => {
+  const rooms = sessions.slice(from).map((_, i): Room => {
     const session = from + i;
-    const leftOut = new Set(
-      input.locks.filter((lock) => lock.session === session && lock.kind === "leave-out").map((lock) => lock.technique),
-    );
     const kept = new Set(
       input.locks.filter((lock) => lock.session === session && lock.kind === "keep").map((lock) => lock.technique),
     );
-    const techniques = candidates(input, session).filter(
-      (technique) => !leftOut.has(technique.key) || isRising(technique),
-    );
+    const techniques = candidates(input, session).filter((technique) => !isLeftOut(technique, session, input));
     // the complaint's own region is one more item to be covered, in this session only
     const need = halves(complaintNeed(session, input));
     let complaint = -1;
@@ -184,6 +182,7 @@ export function searchSpace(input: PlanInput): SearchSpace {
         sides.forEach((_, k) => doses[k]!.push(1));
       }
       const facingSide = facing(technique);
+      const { least, most } = solvedRange(technique, session, input);
       const id = ids.get(technique.key) ?? ids.size;
       ids.set(technique.key, id);
       usesLeft[id] = Math.max(0, repeatsAllowed(technique, sessions.length) - (used.get(technique.key) ?? 0));
@@ -198,10 +197,10 @@ export function searchSpace(input: PlanInput): SearchSpace {
               ? "closing"
               : "middle",
         light: isLightBlock(technique),
-        locked: kept.has(technique.key) || isRising(technique),
+        locked: kept.has(technique.key) || isGiven(technique, session, input),
         sides,
-        least: halves(technique.minutes.least),
-        most: halves(mostMinutes(technique)),
+        least: halves(least),
+        most: halves(most),
         positions: verdict.positions.reduce((mask, position) => mask | (1 << positionBits.indexOf(position)), 0),
         load: (loadCost * totalLoad(technique)) / 2,
         thumb: (technique.load.thumb ?? 0) / 2,
@@ -229,7 +228,7 @@ export function searchSpace(input: PlanInput): SearchSpace {
       thumb: input.thumbBudget,
       fingers: rulebook.fingerBudget,
       prone: proneMinutesIn(session, input),
-      lightBlocks: template.light ? rulebook.lightBlocks.light : rulebook.lightBlocks.structural,
+      lightBlocks: mostLightBlocks(session, input),
       covers: covers.map((group) => Int32Array.from(group)),
     };
   });

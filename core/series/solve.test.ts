@@ -9,8 +9,8 @@ import { quickPlan } from "../test/quick-plan";
 import { LinearModel } from "./linear-model";
 import { orderSteps } from "./order";
 import { minutesOf, sessionMinutes, type PlanInput, type PlannedSession, type Step } from "./plan";
-import { hopelessLocks, prove } from "./prove";
-import { mostMinutes } from "./rulebook";
+import { hopeless, prove } from "./prove";
+import { timeRange } from "./rulebook";
 import { breaches } from "./rules";
 import { scoreOf, worthOf } from "./score";
 import { solve, solverVersion } from "./solve";
@@ -22,16 +22,16 @@ beforeAll(async () => {
 });
 
 /** Every way to time a set of steps, in half minutes. */
-function* timings(techniques: readonly string[]): Generator<Step[]> {
+function* timings(techniques: readonly string[], input: PlanInput): Generator<Step[]> {
   const [first, ...rest] = techniques;
   if (first === undefined) return yield [];
   const technique = techniqueOf(first);
-  const most = mostMinutes(technique);
-  for (const others of timings(rest))
-    for (let one = technique.minutes.least; one <= most; one += 0.5)
+  const { least, most } = timeRange(technique, 0, input);
+  for (const others of timings(rest, input))
+    for (let one = least; one <= most; one += 0.5)
       if (!technique.sided) yield [{ technique: first, position: null, minutes: { mid: one } }, ...others];
       else
-        for (let two = technique.minutes.least; two <= most; two += 0.5)
+        for (let two = least; two <= most; two += 0.5)
           yield [{ technique: first, position: null, minutes: { L: one, R: two } }, ...others];
 }
 
@@ -168,7 +168,7 @@ describe("solving a series", () => {
     let tried = 0;
     for (let set = 0; set < 1 << techniques.length; set++) {
       const chosen = techniques.filter((_, i) => set & (1 << i));
-      for (const steps of timings(chosen)) {
+      for (const steps of timings(chosen, tiny)) {
         const ordered = orderSteps(steps);
         const sessions = ordered && [...tiny.done, { steps: ordered }];
         if (!sessions || breaches(tiny, sessions).length > 0) continue;
@@ -249,7 +249,7 @@ describe("solving a series", () => {
       ...exampleInput,
       locks: [{ session: 0, technique: "rotator-sink", kind: "keep" }],
     };
-    expect(hopelessLocks(input)[0]!.rule).toMatch(/Hip rotators is locked in, but it works deeper than session 1/);
+    expect(hopeless(input)[0]!.rule).toMatch(/Hip rotators is locked in, but it works deeper than session 1/);
     expect(prove(highs, input).kind).toBe("impossible");
   });
 });

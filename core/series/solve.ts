@@ -1,10 +1,13 @@
 import { anneal, type Found } from "./anneal";
 import type { Stability } from "./draft";
-import { orderSteps } from "./order";
+import { inArcOrder, orderSteps } from "./order";
 import type { Plan, PlanInput, PlannedSession, Step } from "./plan";
+import { emptyArc } from "./arc-minutes";
+import { arcOf } from "./arc-session";
 import { verdictIn } from "./rulebook";
 import { scoreOf } from "./score";
 import { searchSpace, type Room } from "./search-space";
+import type { Technique } from "../techniques/technique";
 
 /** Raised whenever the same input, seed and moves would find another plan than before. */
 export const solverVersion = 2;
@@ -32,6 +35,7 @@ export function solve(
   stability?: Stability,
 ): Plan | undefined {
   const space = searchSpace(input);
+  if (space.rooms.some(({ session }) => emptyArc(session, input))) return undefined;
   let found: Found | undefined;
   let shown = -Infinity;
   const planOf = ({ halves }: Found): Plan => {
@@ -68,11 +72,11 @@ function sessionFrom(input: PlanInput, room: Room, half: Int16Array): PlannedSes
     });
   }
   const stance = room.stances.find(({ bits }) => [...standing].every((set) => set === 0 || (set & bits) !== 0))!;
-  const ordered = orderSteps(
-    steps,
-    stance.positions,
-    (technique) => verdictIn(technique, room.session, input).positions,
-  );
+  const positionsOf = (technique: Technique) => verdictIn(technique, room.session, input).positions;
+  const arc = arcOf(room.session, input);
+  const ordered = arc
+    ? inArcOrder(steps, arc, stance.positions, positionsOf)
+    : orderSteps(steps, stance.positions, positionsOf);
   // a step's preparation is shallower and no oilier than the step, so some order always exists
   if (!ordered) throw new Error(`session ${room.session + 1}: its ${steps.length} steps have no order`);
   return { steps: ordered };

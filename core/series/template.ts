@@ -1,5 +1,6 @@
 import type { LayerKey } from "../anatomy/layers";
 import type { RegionKey } from "../anatomy/regions";
+import type { Form } from "../light-touch/arc-steps";
 
 /** One session of a series template: how deep it may go and where its attention lies. */
 export type TemplateSession = {
@@ -11,6 +12,8 @@ export type TemplateSession = {
   intent: string;
   /** Shown as a light-touch visit on the path. */
   light?: true;
+  /** All of the session is this part of the light-touch arc, in the arc's own order. */
+  arc?: Form;
 };
 
 export type Template = { key: string; name: string; sessions: readonly TemplateSession[] };
@@ -84,7 +87,7 @@ export const tenStep: Template = {
   ],
 };
 
-export const templates: readonly Template[] = [
+const structural: readonly Template[] = [
   tenStep,
   {
     key: "three-step",
@@ -119,6 +122,65 @@ export const templates: readonly Template[] = [
     ],
   },
 ];
+
+/** How an arc's sessions look, whatever form they make. */
+const arcSession = (
+  arc: Form,
+  name: string,
+  intent: string,
+  territory: TemplateSession["territory"],
+): TemplateSession => ({ name, intent, territory, ceiling: "DF", light: true, arc });
+
+/** The light-touch arc over one to three visits: in each the same listening before and after, and the arc's own order. */
+const arcs: readonly Template[] = [
+  {
+    key: "arc-1",
+    name: "Light-touch arc in one visit",
+    sessions: [
+      arcSession("long", "Whole arc", "From the pelvis to the skull, and the whole heard again.", {
+        pelvis: 0.8,
+        chest: 0.6,
+        neck: 0.8,
+        head: 1,
+      }),
+    ],
+  },
+  {
+    key: "arc-2",
+    name: "Light-touch arc over two visits",
+    sessions: [
+      arcSession("1 of 2", "Sheets and ends", "The sheets let go, the tube is freed at both its ends.", {
+        pelvis: 1,
+        chest: 0.7,
+        neck: 0.7,
+      }),
+      arcSession("2 of 2", "Tube and vault", "What lies between the ends, and the bones of the head.", {
+        head: 1,
+        neck: 0.4,
+        pelvis: 0.3,
+      }),
+    ],
+  },
+  {
+    key: "arc-3",
+    name: "Light-touch arc over three visits",
+    sessions: [
+      arcSession("1 of 3", "Sheets", "The sheets let go from the pelvis up, then the skull base.", {
+        pelvis: 0.6,
+        chest: 0.8,
+        neck: 0.8,
+      }),
+      arcSession("2 of 3", "Tube", "The sacrum, the tube, and the first bones of the vault.", {
+        pelvis: 0.8,
+        "low-back": 0.4,
+        head: 0.8,
+      }),
+      arcSession("3 of 3", "Head", "The sphenoid, the temporals and the jaw; the whole heard again.", { head: 1 }),
+    ],
+  },
+];
+
+export const templates: readonly Template[] = [...structural, ...arcs];
 
 export function templateOf(key: string): Template {
   const template = templates.find((known) => known.key === key);

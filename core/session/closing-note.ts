@@ -18,8 +18,12 @@ export function closingNote(state: RunState): string {
   const worked = state.steps
     .map((step, i) => ({ step, done: state.states[i]!, name: techniqueOf(step.technique).name }))
     .filter(({ done }) => wasWorked(done));
+  const atTable = `${spokenLength(elapsed(state, state.finishedAt ?? state.startedAt))} at the table`;
+  // an arc has a log of its own
   lines.push(
-    `${spokenLength(elapsed(state, state.finishedAt ?? state.startedAt))} at the table, ${worked.length} of ${counted(state.steps.length, "step")}.`,
+    state.steps.length === 0
+      ? `${atTable}.`
+      : `${atTable}, ${worked.length} of ${counted(state.steps.length, "step")}.`,
   );
 
   const byTechnique = new Map<string, number>();

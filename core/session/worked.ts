@@ -1,5 +1,6 @@
 import type { PlannedSession, Step } from "../series/plan";
 import { techniqueOf } from "../techniques/catalogue";
+import { arcAfter, workedSteps } from "../light-touch/arc";
 import type { RunState, StepState } from "./fold";
 
 /** Hands-on time below which a step that was cut short does not count as worked (s). */
@@ -30,4 +31,18 @@ export function workedSession(state: RunState): PlannedSession {
     });
   });
   return { steps: [...steps.values()] };
+}
+
+/**
+ * What a visit really gave: what its run's log holds, and what was held of the light-touch arc (`light`: the table's log).
+ * Undefined where neither holds anything.
+ */
+export function workedAt(state: RunState, light: readonly { kind: string }[]): PlannedSession | undefined {
+  const held = workedSteps(arcAfter(light).runs).map(({ technique, minutes }): Step => ({
+    technique,
+    position: null,
+    minutes: { mid: minutes },
+  }));
+  if (state.phase === "not started" && held.length === 0) return undefined;
+  return { steps: [...workedSession(state).steps, ...held] };
 }

@@ -154,11 +154,18 @@ neck-rounds | Head rounds | Carry the head in small slow rounds, then rest it at
 shoulder-rounds | Arm-pull rounds | Draw the arm gently and let the shoulder roll. | AR S D balance 2(1) 3 s1 | shoulder-joint*.8 elbow-joint*.4
 # light touch: weight of a coin, follow, no push
 lt-still-point | Still point at the feet | Hold the heels, follow, rest at one end until the rhythm stops; wait for its return. | LT S A open 4(2) 1 | skin-of-the-foot@heel*.3 | whole
-lt-sheets | Cross-wise sheets | One hand under, one over: pelvis, breath, chest inlet. Wait for each to let go. | LT S A work 8(5) 1 s1 | skin-over-the-sacrum@sacrum*.3 skin-of-the-chest@upper-chest,rib-edge*.3 skin-of-the-throat@throat,collarbone*.3 | whole
+lt-sheets | Cross-wise sheets | One hand under, one over: pelvis, breath, chest inlet. Wait for each to let go. | LT SL A work 8(5) 1 s1 | skin-over-the-sacrum@sacrum*.3 skin-of-the-chest@upper-chest,rib-edge*.3 skin-of-the-throat@throat,collarbone*.3 | whole
 lt-skull-base | Skull base | Fingertips under the skull edge, the head balanced like on a pedestal, until the tissue softens. | LT S A work 6(4) 1 f1 | suboccipitals*.4 galea@back-of-head*.4 | whole
-lt-sacrum | Sacral ease, light | Hand under the sacrum; ease it footward and follow. | LT S A work 5(3) 1 | sacral-fascia@sacrum*.4 thoracolumbar-fascia@l-low*.3 | whole
-lt-tube | Sacrum and skull | One hand at each end. Follow the rocking, add the weight of a coin at the ends. | LT S A work 6(4) 1 s1 | thoracolumbar-fascia@l-low*.3 nuchal-fascia@skull-base*.3 scalp@back-of-head*.2 sacral-fascia@sacrum*.3 | whole
+lt-sacrum | Sacral ease, light | Hand under the sacrum; ease it footward and follow. | LT SL A work 5(3) 1 | sacral-fascia@sacrum*.4 thoracolumbar-fascia@l-low*.3 | whole
+lt-tube | Sacrum and skull | One hand at each end. Follow the rocking, add the weight of a coin at the ends. | LT SL A work 6(4) 1 s1 | thoracolumbar-fascia@l-low*.3 nuchal-fascia@skull-base*.3 scalp@back-of-head*.2 sacral-fascia@sacrum*.3 | whole
 lt-vault | Vault and jaw | Lift the forehead, then the sides, then let the jaw be drawn footward: follow small turns until each floats. | LT S A work 8(5) 1 f1 | galea@crown,forehead*.6 temporal-fascia@temple*.6 temporalis*.4 masseter@jaw*.4 | whole
+lt-listen | Listening at the stations | Hands still at each station in turn, from the heels to the head: what moves, which side leads, how free. | LT SL A open 3(3) 1 | - | whole
+lt-frontal | Frontal lift | Fingers at the ridges beside the forehead: together, wait, lift forward and follow small turns until it floats. | LT S A work 3(2) 1 f1 | galea@forehead*.6 | whole
+lt-parietals | Parietal lift | A finger's breadth above the line of the ears: inward until the edges flare, wait for the fluid, lift headward. | LT S A work 3(2) 1 f1 | galea@crown*.6 temporal-fascia@temple*.3 | whole
+lt-sphenoid | Sphenoid back and forward | Thumbs at the outer corners of the brow, fingers at the occiput: ease back, wait, lift forward, feel its motions. | LT S A work 5(3) 1 f1 | galea@forehead,back-of-head*.4 temporal-fascia@temple*.5 | whole
+lt-temporals | Temporals and jaw | Turn about the ears, in and out at the mastoids, the ears drawn; then the jaw up, footward and forward. | LT S A work 8(5) 1 f1 | temporal-fascia@temple*.5 temporalis*.4 masseter@jaw*.4 | whole
+lt-occiput-still | Still point at the occiput | Follow; do not follow one way, follow the other, until the rhythm stops. Wait for its return. | LT S A close 5(3) 1 | scalp@back-of-head*.4 skin-of-the-nape@skull-base*.4 | whole
+lt-listen-again | Listening again | The same stations in the same order with the same hands: what is freer now, and what is not. | LT SL A close 3(3) 1 | - | whole
 lt-unwind-neck | Neck unwinding | Take the head's weight and follow its own path. Stop on a word. | LT S A work 6(4) 1 w1 | nuchal-fascia@neck-back,skull-base*.4 upper-trapezius@neck-back,skull-base*.3 | whole
 `;
 

@@ -40,7 +40,18 @@ export const safetyTags = {
   ],
   "deep belly": ["psoas-wait", "oblique-slide"],
   "inner thigh": ["adductor-lean"],
-  cranial: ["lt-skull-base", "lt-vault", "lt-tube", "lt-unwind-neck", "lt-still-point"],
+  cranial: [
+    "lt-skull-base",
+    "lt-vault",
+    "lt-tube",
+    "lt-unwind-neck",
+    "lt-still-point",
+    "lt-frontal",
+    "lt-parietals",
+    "lt-sphenoid",
+    "lt-temporals",
+    "lt-occiput-still",
+  ],
   unwinding: ["lt-unwind-neck"],
   armpit: ["subscap-reach"],
   elbow: ["sit-bone-hook"],
@@ -54,7 +65,7 @@ export const safetyTags = {
     "trap-point",
     "foot-open",
   ],
-  jaw: ["masseter-melt", "temporalis-wait", "lt-vault"],
+  jaw: ["masseter-melt", "temporalis-wait", "lt-vault", "lt-temporals"],
 } as const satisfies Record<string, readonly string[]>;
 
 export type SafetyTag = keyof typeof safetyTags;

@@ -1,4 +1,4 @@
-import { arcSteps } from "../light-touch/arc";
+import { arcSteps } from "../light-touch/arc-steps";
 import { rateBand, type Rate } from "../light-touch/rhythm";
 import { seeded, type Random } from "../random";
 

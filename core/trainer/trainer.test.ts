@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { rateOfTaps } from "../light-touch/rhythm";
-import { arcSteps } from "../light-touch/arc";
+import { arcSteps } from "../light-touch/arc-steps";
 import { seeded } from "../random";
 import { handsAt, leaderOf, rhythmOf, scoreOrder, scoreRhythm, shuffledSteps } from "./drills";
 import { newtons, scoreForce, tareOf, type Weighed } from "./force";

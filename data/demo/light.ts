@@ -1,5 +1,6 @@
 import { addSeconds, parseISO } from "date-fns";
-import { holds, stepsOf, type ArcEvent, type Form, type Sign } from "../../core/light-touch/arc";
+import type { ArcEvent } from "../../core/light-touch/arc";
+import { holds, stepsOf, type Form, type Sign } from "../../core/light-touch/arc-steps";
 import type { BoneEvent, BoneFelt } from "../../core/light-touch/bones";
 import type { StillEvent } from "../../core/light-touch/still-point";
 import type { UnwindEvent } from "../../core/light-touch/unwinding";

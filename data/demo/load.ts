@@ -9,7 +9,9 @@ import { stations } from "../../core/light-touch/stations";
 import { closingNote } from "../../core/session/closing-note";
 import { runSteps, type SessionEvent } from "../../core/session/events";
 import { foldRun } from "../../core/session/fold";
-import type { PlannedSession } from "../../core/series/plan";
+import { targetsFrom } from "../../core/reading/targets";
+import { tableMinutesOf, type PlannedSession } from "../../core/series/plan";
+import { solve } from "../../core/series/solve";
 import { inPractice, type Tx } from "../database";
 import { createClient } from "../clients";
 import { addRestriction, gradeRestriction, saveStation } from "../findings";
@@ -141,6 +143,44 @@ async function loadPerson(tx: Tx, person: Person, today: string): Promise<void> 
       const light = lightEvents(visit.ordinal as 1 | 2, visit.onDate, (name) => demoId(`${visit.id} ${name}`));
       await appendEvents(tx, visit.id, light, "table_event", practitioners[0]!.id);
     }
+  if (person.name.startsWith("Maribel")) await loadArc(tx, person, visits);
+}
+
+/** Her series: the light-touch arc over three visits, as it was solved from what was found before the first. */
+async function loadArc(tx: Tx, person: Person, visits: readonly Visit[]): Promise<void> {
+  const template = "arc-3";
+  const settings = {
+    bookedMinutes: 60,
+    thumbBudget: 40,
+    startOn: visits[0]!.onDate,
+    intervalDays: person.interval,
+    locks: [],
+  };
+  const targets = targetsFrom(restrictionsAt(person, 1), [], [], [], [{ visit: 1, heard: { before: heard(1, 0) } }]);
+  const plan = solve(
+    {
+      template,
+      tableMinutes: tableMinutesOf(settings.bookedMinutes),
+      targets,
+      complaintRegion: person.complaintRegion,
+      pressureCeiling: person.pressureCeiling,
+      thumbBudget: settings.thumbBudget,
+      cautions: [],
+      days: [],
+      locks: [],
+      done: [],
+    },
+    { seed: 1, moves: 500 },
+  );
+  if (!plan) throw new Error("no plan of the arc was found");
+  await saveSeries(tx, {
+    id: demoId("series of the arc"),
+    clientId: person.id,
+    template,
+    settings,
+    plan: { ...plan, targets, solvedAt: `${visits[0]!.onDate}T09:00:00.000Z` },
+    version: 0,
+  });
 }
 
 /** What the table said at a visit: measured where the check is, by hand and eye else. */

@@ -7,7 +7,7 @@ import { unsafe, type Breach } from "~core/series/rules";
 import type { IsoDay } from "~core/days";
 import type { Judged } from "~core/screening/outcome";
 import { foldRun } from "~core/session/fold";
-import { workedSession } from "~core/session/worked";
+import { workedAt } from "~core/session/worked";
 import type { Client } from "~core/client";
 import { oneEach } from "~core/measure/reading";
 import { heardOf } from "~app/light.server";
@@ -35,7 +35,18 @@ export async function targetsOf(tx: Tx, clientId: string, visits: readonly Visit
   );
 }
 
-/** The sessions that were worked: from the run's log, or as planned where a visit was closed without one. */
+/** What visits really gave, by their id, from the run's log and the arc's; undefined for those without either. */
+export async function workedVisits(
+  tx: Tx,
+  visits: readonly Pick<Visit, "id">[],
+): Promise<Map<string, PlannedSession | undefined>> {
+  const ids = visits.map(({ id }) => id);
+  const runs = await eventsOfVisits(tx, ids);
+  const arcs = await eventsOfVisits(tx, ids, "table_event", ["arc"]);
+  return new Map(ids.map((id) => [id, workedAt(foldRun(runs.get(id) ?? []), arcs.get(id) ?? [])]));
+}
+
+/** The sessions that were worked: from their logs, or as planned where a visit was closed without one. */
 export async function workedSessions(
   tx: Tx,
   visits: readonly Visit[],
@@ -43,20 +54,8 @@ export async function workedSessions(
 ): Promise<PlannedSession[]> {
   const open = visits.findIndex((visit) => visit.status !== "closed");
   const closed = open < 0 ? visits : visits.slice(0, open);
-  const logs = await eventsOfVisits(
-    tx,
-    closed.map(({ id }) => id),
-  );
-  const done: PlannedSession[] = [];
-  for (const visit of closed) {
-    const state = foldRun(logs.get(visit.id) ?? []);
-    done.push(
-      state.phase === "not started"
-        ? (series?.plan?.sessions[visit.ordinal - 1] ?? { steps: [] })
-        : workedSession(state),
-    );
-  }
-  return done;
+  const worked = await workedVisits(tx, closed);
+  return closed.map(({ id, ordinal }) => worked.get(id) ?? series?.plan?.sessions[ordinal - 1] ?? { steps: [] });
 }
 
 export async function planInputOf(

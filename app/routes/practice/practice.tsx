@@ -15,12 +15,10 @@ import { figureOfPoint } from "~core/measure/own-figures";
 import { ownFigures } from "~app/own-figures.server";
 import { usualPrecision } from "~core/measure/propagate";
 import { strain } from "~core/series/score";
-import { foldRun } from "~core/session/fold";
-import { workedSession } from "~core/session/worked";
+import { workedVisits } from "~app/routes/client/plan-input.server";
 import { inSession, keeping } from "~app/session.server";
 import { today } from "~app/today.server";
 import { Page } from "~app/ui/page";
-import { eventsOfVisits } from "~data/session-events";
 import { visitsBetween } from "~data/visits";
 
 export const meta: Route.MetaFunction = () => [{ title: "Practice · Ember Path" }];
@@ -40,15 +38,11 @@ export function loader({ context }: Route.LoaderArgs) {
     const start = addWeeks(startOfWeek(parseISO(today()), { weekStartsOn: 1 }), 1 - weeks);
     const visits = await visitsBetween(tx, format(start, "yyyy-MM-dd"), today());
     const load = parts.map(() => Array.from({ length: weeks }, () => 0));
-    const logs = await eventsOfVisits(
-      tx,
-      visits.map(({ id }) => id),
-    );
+    const logs = await workedVisits(tx, visits);
     for (const visit of visits) {
-      const state = foldRun(logs.get(visit.id) ?? []);
-      if (state.phase === "not started") continue;
+      const worked = logs.get(visit.id);
+      if (!worked) continue;
       const week = Math.floor((parseISO(visit.onDate).getTime() - start.getTime()) / (7 * 864e5) + 0.001);
-      const worked = workedSession(state);
       parts.forEach((part, i) => {
         if (week >= 0 && week < weeks) load[i]![week]! += strain(worked, part);
       });

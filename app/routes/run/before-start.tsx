@@ -27,6 +27,7 @@ export function BeforeStart({
   obstacles,
   rescreened,
   otherDay,
+  keys = "The clock starts when you do. Four keys do everything: right arrow goes on, left arrow back, S skips, N takes a note.",
 }: {
   visit: { id: string; ordinal: number; onDate: string };
   clientId: string;
@@ -35,6 +36,8 @@ export function BeforeStart({
   leftOut: readonly string[];
   obstacles: readonly Obstacle[];
   rescreened: boolean;
+  /** How it is worked once the clock runs. */
+  keys?: string;
   /** Set when the visit is planned for another day than this one. */
   otherDay?: { today: string; agreed: boolean; agree: () => void };
 }) {
@@ -139,12 +142,7 @@ export function BeforeStart({
           Left out without consent: {leftOut.join(", ")}.
         </Typography>
       )}
-      {asked.length < 2 && (
-        <Typography sx={{ fontSize: 22, mt: 2.5, color: "text.secondary" }}>
-          The clock starts when you do. Four keys do everything: right arrow goes on, left arrow back, S skips, N takes
-          a note.
-        </Typography>
-      )}
+      {asked.length < 2 && <Typography sx={{ fontSize: 22, mt: 2.5, color: "text.secondary" }}>{keys}</Typography>}
       <Box component="ol" sx={{ mt: 2, pl: 0, listStyle: "none", columns: { md: 3 }, columnGap: 6, fontSize: 22 }}>
         {[...new Set(steps.map((each) => each.technique))].map((key) => (
           <Box component="li" key={key} sx={{ py: 0.4, breakInside: "avoid" }}>

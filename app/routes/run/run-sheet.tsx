@@ -15,7 +15,9 @@ import { BeforeStart } from "./before-start";
 import { HoldRing } from "./hold-ring";
 import { NoteDialog } from "./note-dialog";
 import { RunBar } from "./run-bar";
+import { RunHead } from "./run-head";
 import { useEvents } from "./use-events";
+import { useScreenAwake } from "./use-screen-awake";
 
 const sideWord = { L: "Left side", R: "Right side", mid: "" } as const;
 const ordinals = ["", "first", "second", "third", "fourth", "fifth", "sixth"];
@@ -60,24 +62,8 @@ export function RunSheet({
     const timer = window.setInterval(() => setNow(Date.now()), 250);
     return () => window.clearInterval(timer);
   }, []);
-  useEffect(() => {
-    // the screen stays awake where the browser can
-    let lock: WakeLockSentinel | undefined;
-    const hold = () =>
-      void navigator.wakeLock
-        ?.request("screen")
-        .then((got) => (lock = got))
-        .catch(() => undefined);
-    hold();
-    document.addEventListener("visibilitychange", hold);
-    return () => {
-      document.removeEventListener("visibilitychange", hold);
-      void lock?.release();
-    };
-  }, []);
+  useScreenAwake();
 
-  // the pause word has a place of its own
-  const others = cautions.filter((title) => !pauseWord || title !== `Pause word: ${pauseWord}`);
   const blocked =
     state.phase === "not started" && (before.obstacles.length > 0 || steps.length === 0 || (otherDay && !dayAgreed));
   const step = state.current;
@@ -139,25 +125,14 @@ export function RunSheet({
         fontSize: 22,
       }}
     >
-      <Box sx={{ display: "flex", flexWrap: "wrap", columnGap: 3, rowGap: 0.5, alignItems: "baseline" }}>
-        <Typography component="h1" sx={{ fontFamily: "h1.fontFamily", fontWeight: 700, fontSize: 26 }}>
-          Visit {visit.ordinal}
-          {title && `, ${title.toLowerCase()}`}
-        </Typography>
-        <Typography sx={{ fontSize: 22, color: "text.secondary" }}>{client.name}</Typography>
-        <Typography sx={{ fontSize: 22, color: "warning.main" }}>
-          {[
-            ...others.slice(0, 2),
-            ...(others.length > 2 ? [`${others.length - 2} more`] : []),
-            `pressure up to ${client.pressureCeiling}`,
-          ].join(" · ")}
-        </Typography>
-        {pauseWord && (
-          <Typography sx={{ fontSize: 22, color: "warning.main", fontWeight: 700 }}>
-            pause word “{pauseWord}”
-          </Typography>
-        )}
-        <Box sx={{ flex: 1 }} />
+      <RunHead
+        ordinal={visit.ordinal}
+        title={title}
+        client={client}
+        cautions={cautions}
+        pauseWord={pauseWord}
+        unsent={{ online, count: unsent }}
+      >
         <Typography sx={{ fontSize: 22, color: "text.secondary" }} suppressHydrationWarning>
           {words(left)} left
         </Typography>
@@ -166,12 +141,7 @@ export function RunSheet({
             {words(late)} {late > 0 ? "behind" : "ahead"}
           </Typography>
         )}
-        {(!online || unsent > 0) && (
-          <Typography role="status" sx={{ fontSize: 22, color: "warning.main" }}>
-            {online ? "saving" : `no connection, ${unsent} kept here`}
-          </Typography>
-        )}
-      </Box>
+      </RunHead>
 
       {refused && (
         <Typography role="alert" sx={{ fontSize: 24, mt: 2, color: "warning.main" }}>

@@ -27,6 +27,8 @@ import { getVisit } from "~data/visits";
 import { templateOf } from "~core/series/template";
 import { shapeOf } from "~core/anatomy/shape";
 import { FigureShape } from "~app/ui/figure-shape";
+import { arcOfVisit } from "~app/arc.server";
+import { ArcRun } from "./arc-run";
 import { RunSheet } from "./run-sheet";
 
 export const middleware: Route.MiddlewareFunction[] = [signedIn];
@@ -38,6 +40,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
     const visit = await getVisit(tx, params.visitId);
     const client = await getClient(tx, visit.clientId);
     const series = await seriesOf(tx, client.id);
+    const session = series && templateOf(series.template).sessions[visit.ordinal - 1];
     const planned = series?.plan?.sessions[visit.ordinal - 1];
     const events = await eventsOf(tx, visit.id);
     if (events.length === 0 && (!planned || visit.status === "closed"))
@@ -55,7 +58,10 @@ export function loader({ params, context }: Route.LoaderArgs) {
       today: today(),
       shape: shapeOf(client.build ?? "middle", client.statureMm),
       client: { id: client.id, name: client.name.split(" ")[0]!, pressureCeiling: client.pressureCeiling },
-      title: series ? (templateOf(series.template).sessions[visit.ordinal - 1]?.name ?? "") : "",
+      title: session?.name ?? "",
+      // an arc is worked by its own log
+      arc: session?.arc &&
+        planned && { form: session.arc, planned, ...(await arcOfVisit(tx, client, visit, practitioner)) },
       ...list,
       events,
       obstacles: started ? [] : await obstaclesOf(tx, client, visit, judged),
@@ -107,10 +113,14 @@ export function action({ params, context }: Route.ActionArgs) {
 }
 
 export default function Run({ loaderData }: Route.ComponentProps) {
-  const { shape, ...sheet } = loaderData;
+  const { shape, arc, ...sheet } = loaderData;
   return (
     <FigureShape value={shape}>
-      <RunSheet key={sheet.visit.id} {...sheet} />
+      {arc ? (
+        <ArcRun key={sheet.visit.id} {...sheet} form={arc.form} planned={arc.planned} arc={arc} />
+      ) : (
+        <RunSheet key={sheet.visit.id} {...sheet} />
+      )}
     </FigureShape>
   );
 }

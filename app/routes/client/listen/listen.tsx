@@ -4,7 +4,7 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
-import { data, useSearchParams } from "react-router";
+import { data, Link, useSearchParams } from "react-router";
 import { number, object, string } from "yup";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import type { Route } from "./+types/listen";
@@ -30,6 +30,8 @@ import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { validate } from "~app/validation";
 import { getClient } from "~data/clients";
 import { listeningsOf, saveStation } from "~data/findings";
+import { eventsOf } from "~data/session-events";
+import { foldRun } from "~core/session/fold";
 import { ListenMap } from "./listen-map";
 
 export const handle = { slim: true };
@@ -41,7 +43,14 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
     const all = await listeningsOf(tx, client.id);
     const of = (moment: Moment) =>
       all.find((each) => each.visitId === visit.id && each.moment === moment)?.stations ?? {};
-    return { visit, before: of("before"), after: of("after") };
+    const { phase } = foldRun(await eventsOf(tx, visit.id));
+    return {
+      clientId: client.id,
+      visit,
+      before: of("before"),
+      after: of("after"),
+      running: phase === "running" || phase === "paused",
+    };
   });
 }
 
@@ -99,7 +108,7 @@ export function action({ params, context }: Route.ActionArgs) {
 }
 
 export default function Listen({ loaderData }: Route.ComponentProps) {
-  const { visit } = loaderData;
+  const { clientId, visit, running } = loaderData;
   const [search] = useSearchParams();
   const [moment, setMoment] = useState<Moment>(search.get("moment") === "after" ? "after" : "before");
   const [station, setStation] = useState<StationKey>("heels");
@@ -154,13 +163,19 @@ export default function Listen({ loaderData }: Route.ComponentProps) {
           <Button variant="outlined" disabled={index === 0} onClick={() => setStation(stations[index - 1]!.key)}>
             Back
           </Button>
-          <Button
-            variant="contained"
-            disabled={index === stations.length - 1}
-            onClick={() => setStation(stations[index + 1]!.key)}
-          >
-            {index === stations.length - 1 ? "Last station" : `Next: ${stations[index + 1]!.name.toLowerCase()}`}
-          </Button>
+          {index < stations.length - 1 ? (
+            <Button variant="contained" onClick={() => setStation(stations[index + 1]!.key)}>
+              Next: {stations[index + 1]!.name.toLowerCase()}
+            </Button>
+          ) : (
+            <Button
+              variant="contained"
+              component={Link}
+              to={running ? `/run/${visit.id}` : `/clients/${clientId}/assess/arc?visit=${visit.ordinal}`}
+            >
+              {running ? "Back to the session" : "To the arc"}
+            </Button>
+          )}
         </Box>
         <Box sx={(t) => ({ mt: 4, pt: 2, borderTop: `1px solid ${t.tokens.line}` })}>
           {begin ? (

@@ -8,7 +8,7 @@ import { useMemo } from "react";
 import { structureOf } from "~core/anatomy/structures";
 import { insteadOf, type Edit } from "~core/series/edit";
 import { minutesOf, type PlanInput, type PlannedSession, type Step } from "~core/series/plan";
-import { mostMinutes, whyNot } from "~core/series/rulebook";
+import { timeRange, whyNot } from "~core/series/rulebook";
 import { templateOf } from "~core/series/template";
 import { catalogue, techniqueOf } from "~core/techniques/catalogue";
 
@@ -35,6 +35,7 @@ export function StepEdits({
   );
   const sides =
     "mid" in step.minutes ? [step.minutes.mid] : [step.minutes.L, step.minutes.R].filter((each) => each > 0);
+  const { least, most } = timeRange(technique, session, input);
   const time = (by: number) => edit({ kind: "time", technique: technique.key, session, by });
   const open = templateOf(input.template).sessions.map((each, i) => ({ name: each.name, i }));
   return (
@@ -47,7 +48,7 @@ export function StepEdits({
           size="small"
           variant="outlined"
           aria-label="Half a minute less"
-          disabled={busy || Math.min(...sides) <= technique.minutes.least}
+          disabled={busy || Math.min(...sides) <= least}
           onClick={() => time(-1)}
         >
           −
@@ -56,7 +57,7 @@ export function StepEdits({
           size="small"
           variant="outlined"
           aria-label="Half a minute more"
-          disabled={busy || Math.max(...sides) >= mostMinutes(technique)}
+          disabled={busy || Math.max(...sides) >= most}
           onClick={() => time(1)}
         >
           +

@@ -273,8 +273,8 @@ function Closing({
       </Typography>
       {run ? (
         <Typography sx={{ color: "text.secondary", mb: 2 }}>
-          {run.done} of {counted(run.of, "step")} done, {run.skipped} left out, {run.length} so far. The note is drafted
-          from the run; correct what your hands know better.
+          {run.of > 0 && `${run.done} of ${counted(run.of, "step")} done, ${run.skipped} left out, `}
+          {run.length} so far. The note is drafted from the run; correct what your hands know better.
         </Typography>
       ) : (
         <Typography sx={{ color: "text.secondary", mb: 2 }}>

@@ -1,5 +1,5 @@
 import type { Route } from "./+types/events";
-import { holdOf } from "~core/light-touch/arc";
+import { holdOf } from "~core/light-touch/arc-steps";
 import { mostEvents, type Refused } from "~app/event-head";
 import { lightGateOf, type LightGate } from "~app/light-gate.server";
 import { bodyOf, inSession } from "~app/session.server";

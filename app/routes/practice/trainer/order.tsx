@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
-import { arcSteps } from "~core/light-touch/arc";
+import { arcSteps } from "~core/light-touch/arc-steps";
 import { seeded } from "~core/random";
 import { scoreOrder, shuffledSteps } from "~core/trainer/drills";
 import { Fine } from "~app/ui/fine";
