@@ -24,7 +24,7 @@ const rooms = {
   trainer: ["light-touch", "statistics"],
   "own-measures": [],
   measure: ["anatomy", "findings", "statistics"],
-  repeatability: ["anatomy", "measure", "statistics", "table"],
+  repeatability: ["anatomy", "light-touch", "measure", "statistics", "table"],
   change: ["anatomy", "findings", "measure", "statistics"],
   reading: ["anatomy", "findings", "light-touch", "measure", "move", "statistics", "table"],
   table: ["anatomy", "findings", "statistics"],

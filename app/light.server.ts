@@ -12,6 +12,8 @@ export type LightOfVisit = {
   lines: string[];
   bones: BoneFelt[];
   heard: Partial<Record<"before" | "after", Listening>>;
+  /** Whose hands listened, where it is known. */
+  by: Partial<Record<"before" | "after", string>>;
 };
 
 /** What was heard at the stations at each of a client's visits, those without any left out. */
@@ -19,12 +21,19 @@ export async function heardOf(
   tx: Tx,
   clientId: string,
   visits: readonly Visit[],
-): Promise<Pick<LightOfVisit, "visit" | "heard">[]> {
+): Promise<Pick<LightOfVisit, "visit" | "heard" | "by">[]> {
   const listenings = await listeningsOf(tx, clientId);
   return visits.flatMap(({ id, ordinal }) => {
-    const own = listenings.filter((each) => each.visitId === id);
+    // a second round, blind, says something of the hands and nothing of the client
+    const own = listenings.filter(({ visitId, moment }) => visitId === id && moment !== "again");
     return own.length > 0
-      ? [{ visit: ordinal, heard: Object.fromEntries(own.map((each) => [each.moment, each.stations])) }]
+      ? [
+          {
+            visit: ordinal,
+            heard: Object.fromEntries(own.map((each) => [each.moment, each.stations])),
+            by: Object.fromEntries(own.flatMap(({ moment, by }) => (by ? [[moment, by]] : []))),
+          },
+        ]
       : [];
   });
 }
@@ -40,9 +49,17 @@ export async function lightOf(tx: Tx, clientId: string, visits: readonly Visit[]
   const all = await heardOf(tx, clientId, visits);
   return visits.flatMap(({ id, ordinal }) => {
     const events = logs.get(id) ?? [];
-    const heard = all.find(({ visit }) => visit === ordinal)?.heard ?? {};
+    const { heard = {}, by = {} } = all.find(({ visit }) => visit === ordinal) ?? {};
     if (events.length === 0 && Object.keys(heard).length === 0) return [];
     const again = Object.keys(heard.after ?? {}).length;
-    return [{ visit: ordinal, lines: lightLines(events, again), bones: bonesAfter(events), heard }];
+    return [
+      {
+        visit: ordinal,
+        lines: lightLines(events, again),
+        bones: bonesAfter(events).filter(({ moment }) => moment !== "again"),
+        heard,
+        by,
+      },
+    ];
   });
 }

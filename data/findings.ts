@@ -82,16 +82,30 @@ export async function setRestrictionRemoved(tx: Tx, clientId: string, id: string
   if (!changed) throw new NotFound("restriction");
 }
 
+/** Before the work, a second time before it and blind, and after it. */
+export type ListenMoment = Moment | "again";
+export type StoredListening = {
+  visitId: string;
+  ordinal: number;
+  moment: ListenMoment;
+  stations: Listening;
+  /** Whose hands; null where it is not known. */
+  by: string | null;
+};
+
 /** What was heard at a visit, before and after. */
-export async function listeningsOf(
-  tx: Tx,
-  clientId: string,
-): Promise<{ visitId: string; ordinal: number; moment: Moment; stations: Listening }[]> {
+export async function listeningsOf(tx: Tx, clientId: string): Promise<StoredListening[]> {
   return tx("listening as l")
     .join("visit as v", "v.id", "l.visit_id")
     .where("v.client_id", clientId)
     .orderBy(["v.ordinal", "l.moment"])
-    .select({ visitId: "l.visit_id", ordinal: "v.ordinal", moment: "l.moment", stations: "l.stations" });
+    .select({
+      visitId: "l.visit_id",
+      ordinal: "v.ordinal",
+      moment: "l.moment",
+      stations: "l.stations",
+      by: "l.practitioner_id",
+    });
 }
 
 /**
@@ -101,10 +115,11 @@ export async function listeningsOf(
 export async function saveStation(
   tx: Tx,
   visitId: string,
-  moment: Moment,
+  moment: ListenMoment,
   station: StationKey,
   felt: StationFelt,
   was: StationFelt | null | undefined,
+  by?: string,
 ): Promise<void> {
   const key = { visit_id: visitId, moment };
   // there is a record to lock before anything is compared
@@ -118,5 +133,5 @@ export async function saveStation(
   if (was !== undefined && !isDeepStrictEqual(now, was)) throw new Overtaken("station", now);
   await tx("listening")
     .where(key)
-    .update({ stations: JSON.stringify({ ...stations, [station]: felt }) });
+    .update({ stations: JSON.stringify({ ...stations, [station]: felt }), ...(by && { practitioner_id: by }) });
 }

@@ -1,3 +1,5 @@
+import type { BoneEvent } from "../core/light-touch/bones";
+import type { Listening } from "../core/light-touch/stations";
 import type { TableEvent } from "../core/table/answers";
 import type { Tx } from "./database";
 import { eventsOfVisits } from "./session-events";
@@ -5,12 +7,30 @@ import { eventsOfVisits } from "./session-events";
 const lookedAgain = (tx: Tx) =>
   tx("table_event").whereRaw("body->>'moment' = 'again'").distinct<{ visit_id: string }[]>("visit_id");
 
-/** Everything pressed at the visits at which somebody looked again, blind: one log a visit. */
-export async function logsLookedAgain(tx: Tx): Promise<TableEvent[][]> {
+/** What was answered at the table and felt of bones at the visits at which somebody looked again, blind: one log a visit. */
+export async function logsLookedAgain(tx: Tx): Promise<(TableEvent | BoneEvent)[][]> {
   const visits = (await lookedAgain(tx)).map(({ visit_id: id }) => id);
-  const logs = await eventsOfVisits(tx, visits, "table_event", ["answer"]);
-  return [...logs.values()] as TableEvent[][];
+  const logs = await eventsOfVisits(tx, visits, "table_event", ["answer", "bone"]);
+  return [...logs.values()] as (TableEvent | BoneEvent)[][];
 }
+
+/** Everything that was listened to twice before the work: both rounds of each visit. */
+export async function listenedAgain(tx: Tx): Promise<{ first: StoredRound; second: StoredRound; visitId: string }[]> {
+  const rows = await tx("listening")
+    .whereIn("visit_id", tx("listening").where({ moment: "again" }).select("visit_id"))
+    .whereIn("moment", ["before", "again"])
+    .select<({ visitId: string; moment: string } & StoredRound)[]>({
+      visitId: "visit_id",
+      moment: "moment",
+      stations: "stations",
+      by: "practitioner_id",
+    });
+  return rows.flatMap((second) => {
+    const first = rows.find(({ visitId, moment }) => visitId === second.visitId && moment === "before");
+    return second.moment === "again" && first ? [{ first, second, visitId: second.visitId }] : [];
+  });
+}
+type StoredRound = { stations: Listening; by: string | null };
 
 /** As long as this stays the same, so does what second looks and drawings say. "" for none. */
 export async function looksKey(tx: Tx): Promise<string> {
@@ -22,7 +42,14 @@ export async function looksKey(tx: Tx): Promise<string> {
       "md5(string_agg(concat_ws(' ', practitioner_id, study_id, item, grade), ',' order by study_id, item)) as drawn",
     ),
   )) as unknown as [{ drawn: string | null }];
-  return [again, drawn].filter((each) => each !== null).join(" ");
+  const [{ heard }] = (await tx("listening")
+    .whereIn("visit_id", tx("listening").where({ moment: "again" }).select("visit_id"))
+    .select(
+      tx.raw(
+        "md5(string_agg(concat_ws(' ', visit_id, moment, practitioner_id, stations), ',' order by visit_id, moment)) as heard",
+      ),
+    )) as unknown as [{ heard: string | null }];
+  return [again, drawn, heard].filter((each) => each !== null).join(" ");
 }
 
 /** How drawings were graded: by practitioner and study, grades by the place of their drawing in its order. */

@@ -2,6 +2,7 @@ import type { Moment } from "../findings/restriction";
 import { falseDiscovery } from "../statistics/false-discovery";
 import { differing, verdictOf, type Difference, type Verdict } from "../statistics/verdict";
 import { z95, type Side } from "../units";
+import { usualGradeSe } from "./own-hands";
 
 /** Two opposite motions that a bone is tested in. `ends`: the words of either end. */
 export type BoneTest = { key: string; name: string; ends: readonly [string, string] };
@@ -82,7 +83,8 @@ export type Step = (typeof steps)[number];
 
 /** How far a bone goes at either end, 0 stuck … 3 free; null: not felt. */
 export type BoneFelt = {
-  moment: Moment;
+  /** `again`: felt a second time before any work, blind, to know one's own hands; it says nothing of the client. */
+  moment: Moment | "again";
   segment: string;
   test: string;
   side: Side | null;
@@ -91,9 +93,11 @@ export type BoneFelt = {
   step: Step | null;
   /** Held at that end with 5 g, and felt again. */
   eased: readonly [boolean, boolean];
+  /** Whose hands, once it is stored. */
+  by?: string;
 };
 /** As it was pressed. Nothing in it takes it back. */
-export type BoneEvent = { id: string; at: string; kind: "bone"; body: BoneFelt };
+export type BoneEvent = { id: string; at: string; kind: "bone"; body: BoneFelt; by?: string };
 
 /** Why something is no such finding: field, rule and value; undefined when it is one. */
 export function boneFault({
@@ -102,7 +106,7 @@ export function boneFault({
   side,
   range,
   step,
-}: Omit<BoneFelt, "moment" | "eased">): string | undefined {
+}: Omit<BoneFelt, "moment" | "eased" | "by">): string | undefined {
   const segment = segmentOf(key);
   if (!segment) return `Segment: “${key}” is not felt here.`;
   if (!segment.tests.some((each) => each.key === test))
@@ -120,15 +124,12 @@ const slot = ({ moment, segment, test, side }: BoneFelt) => [moment, segment, te
 /** What stands after everything that was pressed. */
 export function bonesAfter(events: readonly (BoneEvent | { kind: string })[]): BoneFelt[] {
   const latest = new Map<string, BoneFelt>();
-  for (const { body } of events.filter((event): event is BoneEvent => event.kind === "bone"))
+  for (const { body, by } of events.filter((event): event is BoneEvent => event.kind === "bone"))
     if (body.range.every((each) => each === null) && body.step === null && !body.eased.includes(true))
       latest.delete(slot(body));
-    else latest.set(slot(body), body);
+    else latest.set(slot(body), { ...body, ...(by && { by }) });
   return [...latest.values()];
 }
-
-/** Standard error of one grade under the hands: half a step (common practice, until one's own is known). */
-export const rangeSe = 0.5;
 
 /** A balance of two opposite motions with its standard error, −1 to 1. Undefined until both ends are felt. */
 export type Balance = { index: number; se: number };
@@ -137,7 +138,7 @@ export type Balance = { index: number; se: number };
  * (a − b) / (a + b), 0 when both are 0; its error by propagating that of both grades. Where both are 0, or its error would
  * pass the whole scale, it says nothing: the error is 1.
  */
-export function balanceOf([a, b]: BoneFelt["range"], se = rangeSe): Balance | undefined {
+export function balanceOf([a, b]: BoneFelt["range"], se = usualGradeSe): Balance | undefined {
   if (a === null || b === null) return undefined;
   const sum = a + b;
   if (sum === 0) return { index: 0, se: 1 };
@@ -155,8 +156,12 @@ export type BoneCompared = Difference & {
   verdict: Verdict;
 };
 
-/** Every end that was felt at both moments, judged together by the error of both. */
-export function compareBones(first: readonly BoneFelt[], second: readonly BoneFelt[]): BoneCompared[] {
+/** Every end that was felt at both moments, judged together by the error of both; `se`: of one grade. */
+export function compareBones(
+  first: readonly BoneFelt[],
+  second: readonly BoneFelt[],
+  se: number = usualGradeSe,
+): BoneCompared[] {
   const pairs = first.flatMap((before) => {
     const after = second.find(
       (each) => each.segment === before.segment && each.test === before.test && each.side === before.side,
@@ -166,7 +171,7 @@ export function compareBones(first: readonly BoneFelt[], second: readonly BoneFe
     return ([0, 1] as const).flatMap((end) => {
       const [was, is] = [before.range[end], after?.range[end]];
       if (was === null || was === undefined || is === null || is === undefined) return [];
-      const difference = differing(is - was, Math.SQRT2 * rangeSe);
+      const difference = differing(is - was, Math.SQRT2 * se);
       return [{ segment, test, side: before.side, end, before: was, after: is, ...difference }];
     });
   });

@@ -1,4 +1,6 @@
 import { falseDiscovery } from "../statistics/false-discovery";
+import { usualGradeSe, type OwnHands } from "./own-hands";
+import { leastPairs } from "../statistics/pooled-ratio";
 import { differing, verdictOf, type Difference, type Verdict } from "../statistics/verdict";
 
 /** Where the hands listen, in the order they go, before and after light-touch work. Common teaching. */
@@ -56,8 +58,8 @@ export function overallFreedom(listening: Listening): number | undefined {
   return felt.length === 0 ? undefined : felt.reduce((sum, hand) => sum + freedom(hand), 0) / felt.length;
 }
 
-/** Standard error of one hand's freedom: two grades, each good to half a step (common practice; published agreement is poor). */
-export const freedomSe = Math.hypot(0.5, 0.5) / 6;
+/** Standard error of one hand's freedom, 0–1: of two grades, each with its own (in steps). */
+export const freedomSe = (gradeSe: number = usualGradeSe): number => Math.hypot(gradeSe, gradeSe) / 6;
 
 /** One hand at one station at two moments. */
 export type HeardAgain = Difference & {
@@ -69,14 +71,16 @@ export type HeardAgain = Difference & {
   verdict: Verdict;
 };
 
-/** Every hand that was felt at both moments, judged together by the error of both. */
-export function compareListening(first: Listening, second: Listening): HeardAgain[] {
+/** Every hand that was felt at both moments, judged together by the error of both; `gradeSe`: of one grade. */
+export function compareListening(first: Listening, second: Listening, gradeSe: number = usualGradeSe): HeardAgain[] {
   const pairs = stations.flatMap(({ key, name }) =>
     (["L", "R"] as const).flatMap((side) => {
       const [was, is] = [first[key]?.[side], second[key]?.[side]];
       if (!was || !is) return [];
       const [before, after] = [freedom(was), freedom(is)];
-      return [{ station: key, name, side, before, after, ...differing(after - before, Math.SQRT2 * freedomSe) }];
+      return [
+        { station: key, name, side, before, after, ...differing(after - before, Math.SQRT2 * freedomSe(gradeSe)) },
+      ];
     }),
   );
   const q = falseDiscovery(pairs.map(({ p }) => p));
@@ -84,10 +88,45 @@ export function compareListening(first: Listening, second: Listening): HeardAgai
 }
 
 /** All hands together: the mean difference of those felt twice, with its error; undefined below two. */
-export function overallChange(compared: readonly HeardAgain[]): (Difference & { verdict: Verdict }) | undefined {
+export function overallChange(
+  compared: readonly HeardAgain[],
+  gradeSe: number = usualGradeSe,
+): (Difference & { verdict: Verdict }) | undefined {
   if (compared.length < 2) return undefined;
   const mean = compared.reduce((sum, { difference }) => sum + difference, 0) / compared.length;
   // two grades of one hand in one hour are not wholly its own: taken as if half of them were (assumed)
-  const all = differing(mean, (Math.SQRT2 * freedomSe) / Math.sqrt(compared.length / 2));
+  const all = differing(mean, (Math.SQRT2 * freedomSe(gradeSe)) / Math.sqrt(compared.length / 2));
   return { ...all, verdict: verdictOf(all.p, all.p) };
+}
+
+/**
+ * The rate before against after, over the stations at which it was tapped both times: the mean difference in cycles a minute. Its
+ * error is the larger of what tapping says and what the same hands differ by within minutes, once that is known (five pairs).
+ */
+export function rateChange(
+  first: Listening,
+  second: Listening,
+  own?: OwnHands,
+): (Difference & { verdict: Verdict; of: number; before: number; after: number }) | undefined {
+  const pairs = stations.flatMap(({ key }) => {
+    const [was, is] = [first[key]?.rate, second[key]?.rate];
+    return was && is ? [[was, is] as const] : [];
+  });
+  if (pairs.length === 0) return undefined;
+  const mean = (of: (pair: (typeof pairs)[number]) => number) =>
+    pairs.reduce((sum, pair) => sum + of(pair), 0) / pairs.length;
+  const tapped = Math.sqrt(mean(([was, is]) => was.se ** 2 + is.se ** 2));
+  const hands = own?.rate && own.rate.dof >= leastPairs ? Math.SQRT2 * own.rate.sd : 0;
+  const [before, after] = [mean(([was]) => was.perMinute), mean(([, is]) => is.perMinute)];
+  const all = differing(after - before, Math.max(tapped, hands) / Math.sqrt(pairs.length));
+  return { ...all, verdict: verdictOf(all.p, all.p), of: pairs.length, before, after };
+}
+
+/** Stations at which another side led the second time, of those at which it was said both times. */
+export function leadsChanged(first: Listening, second: Listening): { other: number; of: number } {
+  const both = stations.flatMap(({ key }) => {
+    const [was, is] = [first[key]?.symmetry, second[key]?.symmetry];
+    return was && is ? [was !== is] : [];
+  });
+  return { other: both.filter(Boolean).length, of: both.length };
 }

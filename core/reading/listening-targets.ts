@@ -48,7 +48,7 @@ export function weakStations(heard: readonly VisitHeard[]): HeardLast[] {
             name,
             side,
             free,
-            sure: normal((little - free) / freedomSe),
+            sure: normal((little - free) / freedomSe()),
             visit,
             moment,
           });
@@ -65,6 +65,6 @@ export const targetsOfListening = (heard: readonly VisitHeard[]): Target[] =>
       out: side,
       sure,
       size: 1 - free,
-      because: `${name}, ${side === "L" ? "left" : "right"}: heard ${Math.round(100 * free)} ±${Math.round(196 * freedomSe)} % of free ${moment} visit ${visit}.`,
+      because: `${name}, ${side === "L" ? "left" : "right"}: heard ${Math.round(100 * free)} ±${Math.round(196 * freedomSe())} % of free ${moment} visit ${visit}.`,
     }),
   );

@@ -1,5 +1,6 @@
 import { arcSteps } from "../light-touch/arc-steps";
 import { rateBand, type Rate } from "../light-touch/rhythm";
+import { circular, rayleigh } from "../statistics/circular";
 import { seeded, type Random } from "../random";
 
 /** A made-up rhythm: cycles a minute, how far each hand is carried (1 the usual), and which side goes ahead by a share of a cycle. */
@@ -27,6 +28,19 @@ export function handsAt({ perMinute, left, right, ahead }: Rhythm, seconds: numb
 export const leaders = ["left leads", "even", "right leads"] as const;
 export type Leader = (typeof leaders)[number];
 export const leaderOf = ({ ahead }: Rhythm): Leader => (ahead > 0 ? "left leads" : ahead < 0 ? "right leads" : "even");
+
+/**
+ * How steadily a rhythm was tapped: the scatter of the taps within its cycle, in seconds, by circular statistics, and whether they
+ * follow it at all (Rayleigh's test, p below 0.05). It does not matter when tapping began.
+ */
+export function steadiness(
+  { perMinute }: Rhythm,
+  taps: readonly number[],
+): { scatter: number; follows: boolean } | undefined {
+  const cycle = 60 / perMinute;
+  const found = circular(taps.map((tap) => (2 * Math.PI * tap) / cycle));
+  return found && { scatter: (found.sd * cycle) / (2 * Math.PI), follows: rayleigh(found) < 0.05 };
+}
 
 /** How a rhythm was told: off by so many cycles a minute, whether the truth lies in the band that was given, and the leader. */
 export type RhythmScore = { off: number; band: number; inside: boolean; leader: boolean };

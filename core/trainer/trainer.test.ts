@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { rateOfTaps } from "../light-touch/rhythm";
 import { arcSteps } from "../light-touch/arc-steps";
 import { seeded } from "../random";
-import { handsAt, leaderOf, rhythmOf, scoreOrder, scoreRhythm, shuffledSteps } from "./drills";
+import { handsAt, leaderOf, rhythmOf, scoreOrder, scoreRhythm, shuffledSteps, steadiness } from "./drills";
 import { newtons, scoreForce, tareOf, type Weighed } from "./force";
 import { progressOf } from "./progress";
 import { answered, isOver, startStaircase, thresholdOf, turnsWanted } from "./staircase";
@@ -164,5 +164,23 @@ describe("whether practice still shows", () => {
       if (progressOf(Array.from({ length: 10 }, () => random.normal()))!.still !== "no more") called += 1;
     }
     expect(called / 1000).toBeLessThan(0.07);
+  });
+});
+
+describe("how steadily a rhythm is tapped", () => {
+  const rhythm = { perMinute: 8, left: 1, right: 1, ahead: 0 };
+  it("is the scatter of the taps in its cycle, whenever they began (simulation)", () => {
+    const random = seeded(4);
+    const taps = Array.from({ length: 200 }, (_, i) => 123.4 + 7.5 * i + 0.4 * random.normal());
+    expect(steadiness(rhythm, taps)!.scatter).toBeCloseTo(0.4, 1);
+    expect(steadiness(rhythm, taps)!.follows).toBe(true);
+  });
+  it("is none where the taps follow another rhythm", () => {
+    expect(
+      steadiness(
+        rhythm,
+        Array.from({ length: 40 }, (_, i) => 6.1 * i),
+      )!.follows,
+    ).toBe(false);
   });
 });

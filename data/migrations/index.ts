@@ -14,6 +14,7 @@ import { skinAndBuild } from "./012-skin-and-build";
 import { tableEvents } from "./013-table";
 import { looks } from "./014-looks";
 import { trainer } from "./015-trainer";
+import { hands } from "./016-hands";
 import { grantSql } from "./grants";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
@@ -33,6 +34,7 @@ const migrations: Migration[] = [
   tableEvents,
   looks,
   trainer,
+  hands,
 ];
 
 /** Migrations are imported statically, so that the bundled server carries them. */

@@ -19,6 +19,7 @@ import { viewName, views, type View } from "~core/measure/view";
 import { structureOf } from "~core/anatomy/structures";
 import { inSession } from "~app/session.server";
 import { lightOf } from "~app/light.server";
+import { ownHands } from "~app/looks.server";
 import { movedOf, tableOf } from "~app/table.server";
 import { visitOf } from "~app/routes/client/workspace.server";
 import { changeColour } from "~app/ui/change-colour";
@@ -36,13 +37,14 @@ import { changeBar } from "./change-layout";
 import { summarise } from "~core/change/summary";
 
 export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx }) => {
+  return inSession(context, async ({ tx, practitioner }) => {
     const client = await getClient(tx, params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, request);
     return {
       table: await tableOf(tx, visits),
       moved: await movedOf(tx, visits),
       light: await lightOf(tx, client.id, visits),
+      hands: (await ownHands(tx))[practitioner.id] ?? {},
       clientId: client.id,
       ordinal: visit.ordinal,
       photos: await photosOfClient(tx, client.id),
@@ -61,9 +63,14 @@ function ByHand({
   table,
   moved,
   light,
+  hands,
   first,
   second,
-}: Pick<Route.ComponentProps["loaderData"], "table" | "moved" | "light"> & { title?: string; first: At; second: At }) {
+}: Pick<Route.ComponentProps["loaderData"], "table" | "moved" | "light" | "hands"> & {
+  title?: string;
+  first: At;
+  second: At;
+}) {
   const at = { first, second };
   const { moment } = second;
   const there = ({ visit }: { visit: number }) => visit === second.ordinal;
@@ -83,7 +90,7 @@ function ByHand({
       )}
       <TableChange table={table} {...at} />
       <MoveChange moved={moved} {...at} />
-      <LightChange light={light} {...at} />
+      <LightChange light={light} hands={hands} {...at} />
     </>
   );
 }
@@ -91,7 +98,7 @@ function ByHand({
 const momentName = (moment: MomentReadings) => `${moment.moment} visit ${moment.ordinal}`;
 
 export default function Change({
-  loaderData: { clientId, ordinal, photos, byHand, figures, restrictions, table, moved, light },
+  loaderData: { clientId, ordinal, photos, byHand, figures, restrictions, table, moved, light, hands },
 }: Route.ComponentProps) {
   const [params, setParams] = useSearchParams();
   const moments = momentsOf(photos, byHand, readBy(figures), figures);
@@ -115,14 +122,14 @@ export default function Change({
           that is.
         </Empty>
         <ByHand
-          {...{ table, moved, light }}
+          {...{ table, moved, light, hands }}
           title={`Within visit ${ordinal}`}
           first={{ ordinal, moment: "before" }}
           second={{ ordinal, moment: "after" }}
         />
         {firstFound < ordinal && (
           <ByHand
-            {...{ table, moved, light }}
+            {...{ table, moved, light, hands }}
             title={`Before visit ${firstFound} to after visit ${ordinal}`}
             first={{ ordinal: firstFound, moment: "before" }}
             second={{ ordinal, moment: "after" }}
@@ -230,11 +237,11 @@ export default function Change({
             <Typography sx={{ maxWidth: 720 }}>{next}</Typography>
           </>
         )}
-        <ByHand {...{ table, moved, light, first, second }} />
+        <ByHand {...{ table, moved, light, hands, first, second }} />
         {/* what was only looked at again by hand has no picture of its moment to be chosen by */}
         {!(second.ordinal === ordinal && second.moment === "after") && (
           <ByHand
-            {...{ table, moved, light }}
+            {...{ table, moved, light, hands }}
             title={`Within visit ${ordinal}`}
             first={{ ordinal, moment: "before" }}
             second={{ ordinal, moment: "after" }}

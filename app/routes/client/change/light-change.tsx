@@ -2,22 +2,50 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import type { Moment } from "~core/findings/restriction";
 import { boneName, compareBones } from "~core/light-touch/bones";
-import { compareListening, overallChange } from "~core/light-touch/stations";
+import { gradeError, gradeErrorWords, type OwnHands } from "~core/light-touch/own-hands";
+import { compareListening, leadsChanged, overallChange, rateChange } from "~core/light-touch/stations";
 import { z95 } from "~core/units";
+import { counted } from "~core/words";
 import type { LightOfVisit } from "~app/light.server";
 import { Fine } from "~app/ui/fine";
 
 type At = { ordinal: number; moment: Moment };
 
 /** What changed under listening hands between two moments: the stations altogether and each, and how the bones moved. */
-export function LightChange({ light, first, second }: { light: readonly LightOfVisit[]; first: At; second: At }) {
+export function LightChange({
+  light,
+  first,
+  second,
+  hands,
+}: {
+  light: readonly LightOfVisit[];
+  first: At;
+  second: At;
+  /** What is known of the hands that listen here. */
+  hands: OwnHands;
+}) {
   const of = ({ ordinal }: At) => light.find(({ visit }) => visit === ordinal);
   const heard = ({ ordinal, moment }: At) => of({ ordinal, moment })?.heard[moment] ?? {};
   const felt = (at: At) => (of(at)?.bones ?? []).filter(({ moment }) => moment === at.moment);
-  const stations = compareListening(heard(first), heard(second));
-  const bones = compareBones(felt(first), felt(second)).filter(({ before, after }) => before !== after);
-  const all = overallChange(stations);
+  const whose = [first, second].map(({ ordinal, moment }) => of({ ordinal, moment })?.by[moment]);
+  const { se } = gradeError("stations", hands);
+  const stations = compareListening(heard(first), heard(second), se);
+  const bones = compareBones(felt(first), felt(second), gradeError("bones", hands).se).filter(
+    ({ before, after }) => before !== after,
+  );
+  const all = overallChange(stations, se);
+  const rate = rateChange(heard(first), heard(second), hands);
+  const leads = leadsChanged(heard(first), heard(second));
   if (stations.length + bones.length === 0) return null;
+  if (whose[0] && whose[1] && whose[0] !== whose[1])
+    return (
+      <Box component="section" aria-label="Light touch">
+        <Typography variant="h3" component="h3" sx={{ mt: 2.5 }}>
+          Light touch
+        </Typography>
+        <Typography>Heard by other hands each time: how far they agree is not known, so nothing is judged.</Typography>
+      </Box>
+    );
   const told = stations.filter(({ verdict }) => verdict !== "cannot be told");
   const percent = (value: number) => `${Math.round(100 * value)}`;
   return (
@@ -31,6 +59,13 @@ export function LightChange({ light, first, second }: { light: readonly LightOfV
           {percent(Math.abs(all.difference))} ±{percent(z95 * all.se)} % of free ({all.verdict}
           {all.verdict === "cannot be told" ? "" : all.difference > 0 ? ", freer" : ", less free"}).
           {told.length === 0 && " No station alone can be told."}
+        </Typography>
+      )}
+      {rate && (
+        <Typography>
+          Rate over {counted(rate.of, "station")}: {rate.before.toFixed(1)} → {rate.after.toFixed(1)} a minute, ±
+          {(z95 * rate.se).toFixed(1)} ({rate.verdict}).
+          {leads.of > 0 && ` Another side leads at ${leads.other} of ${leads.of} stations.`}
         </Typography>
       )}
       <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
@@ -48,7 +83,7 @@ export function LightChange({ light, first, second }: { light: readonly LightOfV
       </Box>
       <Fine>
         Felt by hand; between examiners agreement on the rate was poor (ICC about −0.02 in Wirth-Pattullo &amp; Hayes
-        1994).
+        1994). {gradeErrorWords("stations", hands)}
       </Fine>
     </Box>
   );

@@ -192,10 +192,12 @@ function OneHold({
           { width: "100%", minHeight: 180, my: 2, fontSize: 22, display: "block", lineHeight: 1.4 },
           // in a dim room nothing that big shines
           ({ palette, tokens }) =>
-            palette.mode === "dark" && {
-              border: `2px solid ${tokens.ember}`,
-              "&, &:hover": { bgcolor: tokens.emberWash, color: tokens.ink },
-            },
+            palette.mode === "dark"
+              ? {
+                  border: `2px solid ${tokens.ember}`,
+                  "&, &:hover": { bgcolor: tokens.emberWash, color: tokens.ink },
+                }
+              : {},
         ]}
       >
         {now ? (

@@ -6,7 +6,6 @@ import Typography from "@mui/material/Typography";
 import { useMemo, useState } from "react";
 import { Link } from "react-router";
 import type { Route } from "./+types/bones";
-import type { Moment } from "~core/findings/restriction";
 import {
   balanceOf,
   balanceWords,
@@ -22,7 +21,9 @@ import {
   type Segment,
   type Step,
 } from "~core/light-touch/bones";
+import { gradeError, gradeErrorWords } from "~core/light-touch/own-hands";
 import type { Side } from "~core/units";
+import { ownHands } from "~app/looks.server";
 import { inSession } from "~app/session.server";
 import { visitOf } from "~app/routes/client/workspace.server";
 import { Kept, usePressed } from "~app/routes/client/table/use-pressed";
@@ -36,10 +37,15 @@ import { BoneMap } from "./bone-map";
 export const handle = { slim: true };
 
 export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx }) => {
+  return inSession(context, async ({ tx, practitioner }) => {
     const client = await getClient(tx, params.clientId);
     const { visit } = await visitOf(tx, client.id, request);
-    return { clientId: client.id, visit, events: await logOf(tx, "table_event", visit.id) };
+    return {
+      clientId: client.id,
+      visit,
+      events: await logOf(tx, "table_event", visit.id),
+      hands: (await ownHands(tx))[practitioner.id] ?? {},
+    };
   });
 }
 
@@ -48,7 +54,7 @@ export default function Bones({ loaderData }: Route.ComponentProps) {
   return <Moving key={loaderData.visit.id} {...loaderData} />;
 }
 
-const none = (moment: Moment, segment: string, test: string, side: Side | null): BoneFelt => ({
+const none = (moment: BoneFelt["moment"], segment: string, test: string, side: Side | null): BoneFelt => ({
   moment,
   segment,
   test,
@@ -58,15 +64,15 @@ const none = (moment: Moment, segment: string, test: string, side: Side | null):
   eased: [false, false],
 });
 
-function Moving({ clientId, visit, events: stored }: Route.ComponentProps["loaderData"]) {
+function Moving({ clientId, visit, events: stored, hands }: Route.ComponentProps["loaderData"]) {
   const log = usePressed(clientId, visit.id, stored);
   const felt = useMemo(() => bonesAfter(log.events), [log.events]);
-  const [moment, setMoment] = useState<Moment>("before");
+  const [moment, setMoment] = useState<BoneFelt["moment"]>("before");
   const [key, setKey] = useState("sphenoid");
-  const [before, after] = (["before", "after"] as const).map((each) => felt.filter((one) => one.moment === each)) as [
-    BoneFelt[],
-    BoneFelt[],
-  ];
+  const of = (which: BoneFelt["moment"]) => felt.filter((one) => one.moment === which);
+  const [before, again, after] = [of("before"), of("again"), of("after")];
+  const blind = moment === "again";
+  const { se } = gradeError("bones", hands);
   const segment = segmentOf(key)!;
   const sides: readonly (Side | null)[] = segment.sided ? ["R", "L"] : [null];
   const locked = lockedSegments(before);
@@ -81,15 +87,34 @@ function Moving({ clientId, visit, events: stored }: Route.ComponentProps["loade
           minHeight: { md: "calc(100dvh - 132px)" },
         })}
       >
-        <BoneMap before={before} after={after} chosen={key} choose={setKey} />
+        <BoneMap before={blind ? again : before} after={blind ? [] : after} chosen={key} choose={setKey} />
       </Box>
       <Box sx={{ p: { xs: 2, sm: 3 }, minWidth: 0, maxWidth: 860 }}>
         <Box sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap" }}>
           <Typography variant="h2" sx={{ flex: "1 0 auto" }}>
             {segment.name}
           </Typography>
-          <MomentToggle moment={moment} visit={visit.ordinal} set={setMoment} />
+          {blind ? (
+            <Button variant="outlined" onClick={() => setMoment("before")}>
+              Back to the first round
+            </Button>
+          ) : (
+            <>
+              {before.length > 0 && after.length === 0 && (
+                <Button color="inherit" onClick={() => setMoment("again")}>
+                  Second round, blind
+                </Button>
+              )}
+              <MomentToggle moment={moment} visit={visit.ordinal} set={setMoment} />
+            </>
+          )}
         </Box>
+        {blind && (
+          <Typography sx={{ mb: 0.5, color: "text.secondary" }}>
+            Second round, before any work: nothing of the first is shown. It tells how your own hands repeat (Practice,
+            Repeatability); what counts for the client is the first.
+          </Typography>
+        )}
         <Typography sx={{ fontSize: 17, mb: 0.5 }}>{segment.hands}</Typography>
         <Kept log={log} />
         {sides.map((side) => (
@@ -111,13 +136,14 @@ function Moving({ clientId, visit, events: stored }: Route.ComponentProps["loade
                       each.moment === moment && each.segment === key && each.test === test.key && each.side === side,
                   ) ?? none(moment, key, test.key, side)
                 }
+                se={se}
                 keep={(body) => log.add({ kind: "bone", body })}
               />
             ))}
           </Box>
         ))}
-        <Found before={before} after={after} />
-        {locked.length > 0 && (
+        {!blind && <Found before={before} after={after} se={se} />}
+        {!blind && locked.length > 0 && (
           <Typography sx={(t) => ({ color: t.tokens.amber, mb: 1.5 })}>
             {locked.map(({ name }) => name).join(", ")}: nothing of it moves. Ask again about whiplash, falls on the
             head or tailbone and dental work, and give it more time.{" "}
@@ -126,7 +152,7 @@ function Moving({ clientId, visit, events: stored }: Route.ComponentProps["loade
         )}
         <Fine>
           Felt by hand: published agreement between examiners is poor. What is compared is your own feeling before and
-          after, a grade good to ±1 (common practice); no cause is claimed.
+          after; no cause is claimed. {gradeErrorWords("bones", hands)}
         </Fine>
       </Box>
     </HandSide>
@@ -138,14 +164,17 @@ function OneTest({
   segment,
   test,
   felt,
+  se,
   keep,
 }: {
   segment: Segment;
   test: BoneTest;
   felt: BoneFelt;
+  /** Standard error of a grade. */
+  se: number;
   keep: (felt: BoneFelt) => void;
 }) {
-  const balance = balanceOf(felt.range);
+  const balance = balanceOf(felt.range, se);
   const at = <T,>(pair: readonly [T, T], end: 0 | 1, value: T): [T, T] =>
     end === 0 ? [value, pair[1]] : [pair[0], value];
   return (
@@ -208,8 +237,8 @@ function OneTest({
 }
 
 /** What was felt before and after, end by end, where anything differs. */
-function Found({ before, after }: { before: readonly BoneFelt[]; after: readonly BoneFelt[] }) {
-  const compared = compareBones(before, after);
+function Found({ before, after, se }: { before: readonly BoneFelt[]; after: readonly BoneFelt[]; se: number }) {
+  const compared = compareBones(before, after, se);
   const differing = compared.filter((each) => each.before !== each.after);
   if (compared.length === 0) return null;
   return (

@@ -8,14 +8,15 @@ import { data, Link, useSearchParams } from "react-router";
 import { number, object, string } from "yup";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import type { Route } from "./+types/listen";
-import type { Moment } from "~core/findings/restriction";
 import { isUsualRate, leastTaps, rateBand, rateOfTaps, usualRates } from "~core/light-touch/rhythm";
 import {
   balanceIndex,
   compareListening,
   freedom,
   overallChange,
+  leadsChanged,
   overallFreedom,
+  rateChange,
   stations,
   weakest,
   type HandFelt,
@@ -23,13 +24,16 @@ import {
   type StationFelt,
   type StationKey,
 } from "~core/light-touch/stations";
+import { gradeError, gradeErrorWords } from "~core/light-touch/own-hands";
 import { z95 } from "~core/units";
+import { counted } from "~core/words";
+import { ownHands } from "~app/looks.server";
 import { inSession, keeping } from "~app/session.server";
 import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { validate } from "~app/validation";
 import { getClient } from "~data/clients";
-import { listeningsOf, saveStation } from "~data/findings";
+import { listeningsOf, saveStation, type ListenMoment } from "~data/findings";
 import { eventsOf } from "~data/session-events";
 import { foldRun } from "~core/session/fold";
 import { ListenMap } from "./listen-map";
@@ -37,18 +41,24 @@ import { ListenMap } from "./listen-map";
 export const handle = { slim: true };
 
 export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx }) => {
+  return inSession(context, async ({ tx, practitioner }) => {
     const client = await getClient(tx, params.clientId);
     const { visit } = await visitOf(tx, client.id, request);
     const all = await listeningsOf(tx, client.id);
-    const of = (moment: Moment) =>
-      all.find((each) => each.visitId === visit.id && each.moment === moment)?.stations ?? {};
+    const at = (moment: ListenMoment) => all.find((each) => each.visitId === visit.id && each.moment === moment);
+    const of = (moment: ListenMoment) => at(moment)?.stations ?? {};
+    const by = at("before")?.by ?? practitioner.id;
     const { phase } = foldRun(await eventsOf(tx, visit.id));
     return {
       clientId: client.id,
       visit,
       before: of("before"),
+      again: of("again"),
       after: of("after"),
+      mine: by === practitioner.id,
+      /** Other hands listened after the work: how far they agree is not known. */
+      others: (at("after")?.by ?? by) !== by,
+      hands: (await ownHands(tx))[by] ?? {},
       running: phase === "running" || phase === "paused",
     };
   });
@@ -87,7 +97,9 @@ const schema = object({
       "Station: “${value}” is not one of the stations.",
     )
     .required("Station: choose one."),
-  moment: string<Moment>().oneOf(["before", "after"], "Moment: before or after.").required("Moment: before or after."),
+  moment: string<ListenMoment>()
+    .oneOf(["before", "again", "after"], "Moment: before, again or after.")
+    .required("Moment: before, again or after."),
   felt: feltSchema.required(),
   was: feltSchema.nullable().default(undefined),
 });
@@ -97,32 +109,38 @@ const plain = (felt: unknown) => JSON.parse(JSON.stringify(felt)) as StationFelt
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
 export function action({ params, context }: Route.ActionArgs) {
-  return keeping(context, async ({ tx, body }) => {
+  return keeping(context, async ({ tx, practitioner, body }) => {
     const { value, errors } = await validate(schema, body.fields);
     if (errors) return data({ errors }, { status: 400 });
     const visit = await ownVisit(tx, params.clientId, body.fields.visitId);
     const { station, moment, felt, was } = value;
-    await saveStation(tx, visit.id, moment, station, plain(felt), was && plain(was));
+    await saveStation(tx, visit.id, moment, station, plain(felt), was && plain(was), practitioner.id);
     return { ok: true };
   });
 }
 
 export default function Listen({ loaderData }: Route.ComponentProps) {
-  const { clientId, visit, running } = loaderData;
+  const { clientId, visit, running, mine, others, hands } = loaderData;
   const [search] = useSearchParams();
-  const [moment, setMoment] = useState<Moment>(search.get("moment") === "after" ? "after" : "before");
+  const [moment, setMoment] = useState<ListenMoment>(search.get("moment") === "after" ? "after" : "before");
   const [station, setStation] = useState<StationKey>("heels");
   const at = `${visit.id} ${moment} ${station}`;
   // what was chosen and is not confirmed yet, shown at once, whichever station one has gone on to
-  const [chosen, setChosen] = useState<{ at: string; moment: Moment; station: StationKey; felt: StationFelt }>();
-  const withChosen = (which: Moment): Listening =>
+  const [chosen, setChosen] = useState<{ at: string; moment: ListenMoment; station: StationKey; felt: StationFelt }>();
+  const withChosen = (which: ListenMoment): Listening =>
     chosen?.moment === which ? { ...loaderData[which], [chosen.station]: chosen.felt } : loaderData[which];
-  const [before, after] = [withChosen("before"), withChosen("after")];
+  const [before, again, after] = [withChosen("before"), withChosen("again"), withChosen("after")];
+  const blind = moment === "again";
   const index = stations.findIndex((each) => each.key === station);
   const begin = weakest(before);
   const [freeBefore, freeAfter] = [overallFreedom(before), overallFreedom(after)];
-  const change = overallChange(compareListening(before, after));
-  const felt = (moment === "before" ? before : after)[station] ?? {};
+  const { se } = gradeError("stations", hands);
+  const change = overallChange(compareListening(before, after, se), se);
+  const rate = rateChange(before, after, hands);
+  const leads = leadsChanged(before, after);
+  const felt = { before, again, after }[moment][station] ?? {};
+  // once there was work it is another body
+  const maySecond = mine && Object.keys(before).length > 0 && Object.keys(after).length === 0;
   const percent = (value: number) => `${Math.round(value * 100)}%`;
 
   return (
@@ -142,15 +160,40 @@ export default function Listen({ loaderData }: Route.ComponentProps) {
           minHeight: { md: "calc(100dvh - 132px)" },
         })}
       >
-        <ListenMap before={before} after={after} chosen={station} choose={setStation} />
+        <ListenMap before={blind ? again : before} after={blind ? {} : after} chosen={station} choose={setStation} />
       </Box>
       <Box sx={{ p: { xs: 2, sm: 3 }, maxWidth: 720 }}>
         <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, alignItems: "center", mb: 2 }}>
           <Typography variant="h2" sx={{ flex: 1 }}>
             {index + 1}. {stations[index]!.name}
           </Typography>
-          <MomentToggle moment={moment} visit={visit.ordinal} set={setMoment} />
+          {blind ? (
+            <Button variant="outlined" onClick={() => setMoment("before")}>
+              Back to the first round
+            </Button>
+          ) : (
+            <>
+              {maySecond && (
+                <Button
+                  color="inherit"
+                  onClick={() => {
+                    setMoment("again");
+                    setStation(stations[0].key);
+                  }}
+                >
+                  Second round, blind
+                </Button>
+              )}
+              <MomentToggle moment={moment} visit={visit.ordinal} set={setMoment} />
+            </>
+          )}
         </Box>
+        {blind && (
+          <Typography sx={{ mb: 1.5, color: "text.secondary" }}>
+            Second round, before any work: nothing of the first is shown. It tells how your own hands repeat; what
+            counts for the client is the first.
+          </Typography>
+        )}
         <Station
           key={at}
           visitId={visit.id}
@@ -178,7 +221,12 @@ export default function Listen({ loaderData }: Route.ComponentProps) {
           )}
         </Box>
         <Box sx={(t) => ({ mt: 4, pt: 2, borderTop: `1px solid ${t.tokens.line}` })}>
-          {begin ? (
+          {blind ? (
+            <Typography>
+              Listened to again at {counted(Object.keys(again).length, "station")} of {Object.keys(before).length}. What
+              it says stands in Practice, Repeatability.
+            </Typography>
+          ) : begin ? (
             <Typography>
               Motion was weakest at the{" "}
               <strong>
@@ -195,10 +243,24 @@ export default function Listen({ loaderData }: Route.ComponentProps) {
               Same order, same hands, before and after. The map fills as you go.
             </Typography>
           )}
-          {freeBefore !== undefined && freeAfter !== undefined && (
+          {!blind && freeBefore !== undefined && freeAfter !== undefined && (
             <Typography sx={{ mt: 1 }}>
               Freedom over all stations: {percent(freeBefore)} before, {percent(freeAfter)} after
-              {change && ` (${change.verdict}, ±${Math.round(100 * z95 * change.se)} %)`}.
+              {change && !others && ` (${change.verdict}, ±${Math.round(100 * z95 * change.se)} %)`}.
+              {rate &&
+                ` Rate over ${counted(rate.of, "station")}: ${rate.before.toFixed(1)} → ${rate.after.toFixed(1)} a minute (${others ? "not judged" : `${rate.verdict}, ±${(z95 * rate.se).toFixed(1)}`}).`}
+              {leads.of > 0 &&
+                ` Another side leads at ${leads.other} of ${leads.of} stations; ${
+                  hands.leads
+                    ? `in your own second rounds it did at ${hands.leads.other} of ${hands.leads.of}`
+                    : "how often it does so by itself in your hands is not known yet"
+                }.`}
+              {others && " Other hands listened after the work: how far they agree is not known, so nothing is judged."}
+            </Typography>
+          )}
+          {!blind && (
+            <Typography sx={{ mt: 1.5, fontSize: 13.5, color: "text.secondary" }}>
+              {gradeErrorWords("stations", hands)}
             </Typography>
           )}
           <Typography sx={{ mt: 1.5, fontSize: 13.5, color: "text.secondary" }}>
@@ -220,7 +282,7 @@ function Station({
   chose,
 }: {
   visitId: string;
-  moment: Moment;
+  moment: ListenMoment;
   station: StationKey;
   stored: StationFelt | null;
   chose: (felt: StationFelt | undefined) => void;

@@ -8,7 +8,7 @@ import { isNumber, oneOf, type Body } from "./parse-parts";
 type Sent = Record<string, unknown>;
 
 export function bone({ moment, segment, test, side = null, range, step = null, eased }: Sent): Body<BoneFelt> {
-  if (!oneOf(moment, ["before", "after"])) return { reason: "Moment: before or after." };
+  if (!oneOf(moment, ["before", "again", "after"])) return { reason: "Moment: before, again or after." };
   if (typeof segment !== "string" || typeof test !== "string") return { reason: "Segment and test: choose both." };
   if (side !== null && !oneOf(side, ["L", "R"])) return { reason: "Side: left, right or none." };
   const pair = <T>(value: unknown, is: (each: unknown) => each is T): value is [T, T] =>

@@ -19,6 +19,7 @@ import { useNotify } from "~app/ui/notices";
 import { beginStudy, deleteStudy, finishStudy, getStudy, markingsOf, studiesOf } from "~data/studies";
 import { NotFound } from "~data/errors";
 import { deleteLayLooks, layLooks } from "~data/looks";
+import { FeelingAgain } from "./feeling-again";
 import { LookingAgain } from "./looking-again";
 import { Results } from "./results";
 import { StandingAgain } from "./standing-again";
@@ -50,8 +51,10 @@ export function loader({ context }: Route.LoaderArgs) {
     ) as Record<Source, Record<ViewKind, number>>;
     const found = (await studied(tx))[practitioner.id];
     const drawings = await layLooks(tx, practitioner.id);
+    const looked = (await lookedBy(tx))[practitioner.id];
     return {
-      looks: (await lookedBy(tx))[practitioner.id]?.looks ?? [],
+      looks: looked?.looks ?? [],
+      hands: looked?.hands,
       drawings: drawings.map(({ studyId, grades, begun }) => ({
         id: studyId,
         begun: format(begun, "d MMM yyyy"),
@@ -135,13 +138,13 @@ export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
 /** How repeatable one's own marking is, and what is made of it. */
 export default function Repeatability({
-  loaderData: { studies, counts, metrics, placing, standing, looks, drawings, told },
+  loaderData: { studies, counts, metrics, placing, standing, looks, hands, drawings, told },
 }: Route.ComponentProps) {
   const open = studies.find((study) => !study.finished);
   return (
     <Page
       title="Repeatability"
-      note="Mark the same pictures again, blind. How far your marks scatter adds to the model’s error; how a person stands again, and how you look again at the table, is found from second rounds."
+      note="Mark the same pictures again, blind. How far your marks scatter adds to the model’s error; how a person stands again, and how you look, listen and feel again, is found from second rounds."
       actions={
         <Button component={Link} to="/practice" variant="outlined">
           Practice
@@ -160,6 +163,7 @@ export default function Repeatability({
           )}
           <StandingAgain metrics={standing} />
           <LookingAgain looks={looks} studies={drawings} told={told} />
+          <FeelingAgain hands={hands} />
         </Box>
         <Box>
           {open ? (

@@ -3,7 +3,16 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { leastTaps, rateBand, rateOfTaps } from "~core/light-touch/rhythm";
-import { handsAt, leaderOf, leaders, rhythmOf, scoreRhythm, type Leader, type Rhythm } from "~core/trainer/drills";
+import {
+  handsAt,
+  leaderOf,
+  leaders,
+  rhythmOf,
+  scoreRhythm,
+  steadiness,
+  type Leader,
+  type Rhythm,
+} from "~core/trainer/drills";
 import { counted } from "~core/words";
 import { WhenReady } from "~app/ui/when-ready";
 import { Hands } from "./hands";
@@ -18,6 +27,7 @@ export function RhythmDrill({ keep }: { keep: Keep }) {
   const [leader, setLeader] = useState<Leader>();
   const [scored, setScored] = useState<ReturnType<typeof scoreRhythm>>();
   const rate = rateOfTaps(taps);
+  const steady = truth && steadiness(truth, taps);
   const begin = () => {
     setTruth(draw());
     setTaps([]);
@@ -42,6 +52,10 @@ export function RhythmDrill({ keep }: { keep: Keep }) {
               It was {truth.perMinute.toFixed(1)} a minute, {leaderOf(truth)}. You told {scored.off >= 0 ? "+" : "−"}
               {Math.abs(scored.off).toFixed(2)} beside it; your band of ±{scored.band.toFixed(2)}{" "}
               {scored.inside ? "holds" : "does not hold"} it, and the leader was {scored.leader ? "told" : "not told"}.
+              {steady &&
+                (steady.follows
+                  ? ` Your taps fell within ±${steady.scatter.toFixed(1)} s (one SD) of the same place in its cycle.`
+                  : " Your taps fell anywhere in its cycle: they did not follow it.")}
             </Typography>
           )}
           <Button variant="contained" sx={{ mt: 2 }} onClick={begin}>
