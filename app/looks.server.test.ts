@@ -7,7 +7,10 @@ import { deleteLayLooks, keepLayLook, layLooks } from "~data/looks";
 import { appendEvents } from "~data/session-events";
 import { draft, makeDatabase, type TestDatabase } from "~data/test/database";
 import { listVisits, planVisits } from "~data/visits";
-import { lookedBy, ownLooks } from "./looks.server";
+import type { StationFelt } from "~core/light-touch/stations";
+import { saveStation } from "~data/findings";
+import { heardOf } from "./light.server";
+import { lookedBy, ownHands, ownLooks } from "./looks.server";
 import { tableOf } from "./table.server";
 
 let db: TestDatabase;
@@ -76,5 +79,27 @@ describe("second looks", () => {
     await work((tx) => deleteLayLooks(tx, tomas, study));
     expect(await work((tx) => layLooks(tx, tomas))).toEqual([]);
     expect((await work(ownLooks))[tomas]).toBeUndefined();
+  });
+});
+
+describe("second rounds of listening", () => {
+  const felt = (quality: 0 | 1 | 2 | 3): StationFelt => ({ L: { quality, amplitude: quality } });
+  it("tell of the hands that made both, are counted at once, and say nothing of the client", async () => {
+    const [first] = await newVisits();
+    const client = await work(async (tx) => (await tx("visit").where({ id: first!.id }).first("client_id")).client_id);
+    await work((tx) => saveStation(tx, first!.id, "before", "heels", felt(3), null, odile));
+    await work((tx) => saveStation(tx, first!.id, "again", "heels", felt(1), null, odile));
+    const pairs = async () => (await work(lookedBy))[odile]?.hands.repeats[0]?.pairs;
+    expect(await pairs()).toBe(2);
+    expect((await work(ownHands))[odile]!.stations).toEqual({ ratio: 2 * Math.SQRT2, dof: 2 });
+    await work((tx) => saveStation(tx, first!.id, "again", "ribs", felt(1), null, odile));
+    await work((tx) => saveStation(tx, first!.id, "before", "ribs", felt(1), null, odile));
+    expect(await pairs()).toBe(4);
+    const heard = await work(async (tx) => heardOf(tx, client, await listVisits(tx, client)));
+    expect(heard).toEqual([{ visit: 1, heard: { before: { heels: felt(3), ribs: felt(1) } }, by: { before: odile } }]);
+    // a round of other hands is no second round of these
+    await work((tx) => saveStation(tx, first!.id, "again", "heels", felt(2), felt(1), tomas));
+    expect(await pairs()).toBeUndefined();
+    expect(await elsewhere(lookedBy)).toEqual({});
   });
 });

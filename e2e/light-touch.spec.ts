@@ -78,6 +78,51 @@ test("the arc is run by one key through a lost network; the still point is timed
   );
 });
 
+test("an arc is planned over three visits, run by one key, and what was held enters the plan", async ({ page }) => {
+  await signIn(page);
+  const home = await newClient(page, "Planned Arc");
+  await firstVisit(home.split("/").at(-1)!);
+  await readyToWork(page, home);
+  await page.goto(`${home}/path`);
+  await expect(async () => {
+    await page.getByRole("button", { name: "Change series" }).click({ timeout: 1000 });
+    await expect(page.getByRole("dialog")).toBeVisible({ timeout: 1000 });
+  }).toPass();
+  await page.getByLabel("Template").click();
+  await page.getByRole("option", { name: "Light-touch arc over three visits" }).click();
+  await expect(page.getByRole("listbox")).toHaveCount(0);
+  await page.getByLabel("Booked minutes").fill("60");
+  await page.getByRole("button", { name: "Solve with these" }).click();
+  const panel = page.getByRole("complementary", { name: "Chosen session" });
+  await expect(panel).toContainText("Listening at the stations", { timeout: 30_000 });
+  await expect(panel).toContainText("Listening again");
+  await expect(page.getByText(/it is proven that no plan/)).toBeVisible({ timeout: 30_000 });
+  await accessible(page);
+
+  await page.goto(`${home}/sessions?visit=1`);
+  await page.locator('a[href^="/run/"]').first().click();
+  const start = page.getByRole("button", { name: "Start the clock" });
+  await expect(start).toBeVisible();
+  await expect(async () => {
+    const same = page.getByRole("button", { name: "Nothing changed" });
+    if (await same.isVisible()) await same.click({ timeout: 1000 });
+    await expect(same).toHaveCount(0, { timeout: 1000 });
+  }).toPass();
+  await start.click();
+  await expect(hold(page, "Pelvic sheet")).toContainText(/The plan has [\d.]+ min for cross-wise sheets in all/);
+  await accessible(page);
+  // a pedal turns pages
+  await page.keyboard.press("PageDown");
+  await expect(hold(page, "Pelvic sheet")).toContainText("Melt in: nothing but contact");
+  for (let i = 0; i < 40 && !(await page.getByRole("heading", { name: /Listen again/ }).isVisible()); i++)
+    await page.keyboard.press("PageDown");
+  await page.getByRole("button", { name: "Finish the session" }).click();
+  await expect(page.getByText("The stations were not listened at again")).toBeVisible();
+  await expect(page.getByText(/saving|no connection/)).toHaveCount(0);
+  await page.getByRole("link", { name: "Close the visit" }).click();
+  await expect(page.getByLabel("Note")).toHaveValue(/the arc, first of three visits, 9 holds/);
+});
+
 test("how the bones move is felt before and after, drawn, judged end by end, and reaches the report", async ({
   page,
 }) => {
@@ -90,6 +135,12 @@ test("how the bones move is felt before and after, drawn, judged end by end, and
     await torsion.getByRole("group", { name: "right: how far" }).getByRole("button", { name: right }).click();
   };
   await felt("3, free", "0, stuck");
+  await expect(torsion).toContainText("balance 1.00 ±0.65 towards left");
+  // a second round shows nothing of the first, and says nothing of the client
+  await page.getByRole("button", { name: "Second round, blind" }).click();
+  await expect(torsion.getByRole("button", { pressed: true })).toHaveCount(0);
+  await felt("2, some", "0, stuck");
+  await page.getByRole("button", { name: "Back to the first round" }).click();
   await expect(torsion).toContainText("balance 1.00 ±0.65 towards left");
   await torsion.getByRole("button", { name: "5 g here" }).nth(1).click();
   await page.getByRole("button", { name: "After", exact: true }).click();
@@ -177,6 +228,21 @@ test("after a lumbar puncture last week no hold of cranial work is begun, and th
     { id: randomUUID(), at: new Date().toISOString(), kind: "arc", body: begun },
   ]);
   expect(refused).toMatchObject({ status: 422, text: expect.stringContaining("cranial work waits") });
+
+  // nor is it planned: of the third visit nothing would be left, and that is said
+  await page.goto(`${home}/path`);
+  await expect(async () => {
+    await page.getByRole("button", { name: "Change series" }).click({ timeout: 1000 });
+    await expect(page.getByRole("dialog")).toBeVisible({ timeout: 1000 });
+  }).toPass();
+  await page.getByLabel("Template").click();
+  await page.getByRole("option", { name: "Light-touch arc over three visits" }).click();
+  await expect(page.getByRole("listbox")).toHaveCount(0);
+  await page.getByRole("button", { name: "Solve with these" }).click();
+  await expect(page.getByRole("alert")).toContainText(
+    /session 3: nothing of its arc is left to be worked: lumbar puncture.*cranial work waits/,
+    { timeout: 20_000 },
+  );
 });
 
 test("the trainer says when the scale is gone and loses no round; the arc is put in order, and kept once", async ({

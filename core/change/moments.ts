@@ -77,3 +77,16 @@ export function momentsOf<P extends PhotoAtVisit>(
     .filter((moment) => moment.readings.length > 0)
     .sort((a, b) => a.ordinal - b.ordinal || (a.moment === "before" ? -1 : 1));
 }
+
+/** The same with the moments at which something was only found by hand: without a reading or a picture, in order of time. */
+export function withFound(
+  moments: readonly MomentReadings[],
+  found: readonly { visit: number; moment: Moment }[],
+): MomentReadings[] {
+  const all = new Map(moments.map((moment) => [moment.key, moment]));
+  for (const { visit, moment } of found) {
+    const key = `${visit}-${moment}`;
+    if (!all.has(key)) all.set(key, { key, ordinal: visit, moment, readings: [], photos: [] });
+  }
+  return [...all.values()].sort((a, b) => a.ordinal - b.ordinal || (a.moment === "before" ? -1 : 1));
+}

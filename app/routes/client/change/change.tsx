@@ -10,7 +10,7 @@ import type { Route } from "./+types/change";
 import { incomparable, oneChangeEach, type Change as MetricChange } from "~core/change/compare";
 import { compareMoments } from "~core/change/judge";
 import { keptBetween } from "~core/change/carry-over";
-import { momentsOf, type MomentReadings } from "~core/change/moments";
+import { momentsOf, withFound, type MomentReadings } from "~core/change/moments";
 import { formatDifference, formatValue, unitSign } from "~core/measure/format";
 import { methodName } from "~core/measure/methods";
 import { readBy } from "~core/measure/read-photo";
@@ -95,19 +95,30 @@ function ByHand({
   );
 }
 
+/** Moments at which hands found anything. */
+const foundAt = ({ table, moved, light }: Pick<Route.ComponentProps["loaderData"], "table" | "moved" | "light">) =>
+  [
+    ...table.flatMap(({ visit, answers }) => answers.map(({ moment }) => ({ visit, moment }))),
+    ...moved.flatMap(({ visit, ranges }) => ranges.map(({ moment }) => ({ visit, moment }))),
+    ...light.flatMap(({ visit, bones, heard }) => [
+      ...bones.map(({ moment }) => ({ visit, moment })),
+      ...Object.keys(heard).map((moment) => ({ visit, moment: moment as "before" | "after" })),
+    ]),
+  ].flatMap(({ visit, moment }) => (moment === "again" ? [] : [{ visit, moment }]));
+
 const momentName = (moment: MomentReadings) => `${moment.moment} visit ${moment.ordinal}`;
 
 export default function Change({
   loaderData: { clientId, ordinal, photos, byHand, figures, restrictions, table, moved, light, hands },
 }: Route.ComponentProps) {
   const [params, setParams] = useSearchParams();
-  const moments = momentsOf(photos, byHand, readBy(figures), figures);
-  const firstFound = Math.min(...[...table, ...moved, ...light].map(({ visit }) => visit));
+  const measured = momentsOf(photos, byHand, readBy(figures), figures);
+  const moments = withFound(measured, foundAt({ table, moved, light }));
   if (moments.length < 2)
     return (
       <Box sx={{ p: 3 }}>
         <Empty
-          title={moments.length === 0 ? "Nothing is measured yet" : "One moment is measured; change needs two"}
+          title={moments.length === 0 ? "Nothing is measured yet" : "One moment is known; change needs two"}
           action={
             <Button
               component={Link}
@@ -118,31 +129,19 @@ export default function Change({
             </Button>
           }
         >
-          Mark the same view before and after a session, or at two visits. What changed then appears here, with how sure
-          that is.
+          Mark the same view before and after a session, or at two visits; or look, move and listen again by hand. What
+          changed then appears here, with how sure that is.
         </Empty>
-        <ByHand
-          {...{ table, moved, light, hands }}
-          title={`Within visit ${ordinal}`}
-          first={{ ordinal, moment: "before" }}
-          second={{ ordinal, moment: "after" }}
-        />
-        {firstFound < ordinal && (
-          <ByHand
-            {...{ table, moved, light, hands }}
-            title={`Before visit ${firstFound} to after visit ${ordinal}`}
-            first={{ ordinal: firstFound, moment: "before" }}
-            second={{ ordinal, moment: "after" }}
-          />
-        )}
       </Box>
     );
 
-  // By default: within the visit that is shown, when both its moments are there; else from the first to the latest.
-  const at = (key: string | null) => moments.find((moment) => moment.key === key);
-  const own = { before: at(`${ordinal}-before`), after: at(`${ordinal}-after`) };
-  const second = at(params.get("to")) ?? own.after ?? own.before ?? moments.at(-1)!;
-  const first = at(params.get("from")) ?? (second === own.after && own.before ? own.before : moments[0]!);
+  // By default: within the visit that is shown, when both its moments are there; else from the first to the latest. What
+  // was measured comes before what was only found by hand.
+  const usual = measured.length >= 2 ? measured : moments;
+  const at = (key: string | null, among = moments) => among.find((moment) => moment.key === key);
+  const own = { before: at(`${ordinal}-before`, usual), after: at(`${ordinal}-after`, usual) };
+  const second = at(params.get("to")) ?? own.after ?? own.before ?? usual.at(-1)!;
+  const first = at(params.get("from")) ?? (second === own.after && own.before ? own.before : usual[0]!);
   const changes = compareMoments(first.readings, second.readings);
   const names = changeNames(changes);
   const set = (key: "from" | "to", value: string) => {
@@ -166,6 +165,8 @@ export default function Change({
     </TextField>
   );
   const mixed = incomparable(first.readings, second.readings);
+  // hands alone found something at one of the two: there is nothing to draw, and no figure to sum up
+  const byHands = first.readings.length === 0 || second.readings.length === 0;
   const { title, chance, next } = summarise(oneChangeEach(changes), keptBetween(moments, second.ordinal - 1));
   const graded = restrictions.filter((restriction) => restriction.grades.length > 1);
 
@@ -183,33 +184,50 @@ export default function Change({
           {pick("from", "From", first.key)}
           {pick("to", "To", second.key)}
         </Box>
-        {/* what it amounts to comes first where the figures leave it no room beside them */}
-        <Typography variant="h2" sx={{ display: { lg: "none" }, mb: 1.5 }}>
-          {title}
-        </Typography>
-        <Overlay first={first} second={second} />
-        <Typography sx={{ fontSize: 13.5, color: "text.secondary", mt: 1 }}>
-          Dashed: {momentName(first)}. Solid: {momentName(second)}. Same scale, standing on the same ankles, true to the
-          plumb line.
-        </Typography>
+        {byHands ? (
+          <Typography sx={{ color: "text.secondary" }}>
+            Nothing was measured at both: what hands found is compared. Pictures of the same view, marked at both, are
+            drawn here over each other.
+          </Typography>
+        ) : (
+          <>
+            {/* what it amounts to comes first where the figures leave it no room beside them */}
+            <Typography variant="h2" sx={{ display: { lg: "none" }, mb: 1.5 }}>
+              {title}
+            </Typography>
+            <Overlay first={first} second={second} />
+            <Typography sx={{ fontSize: 13.5, color: "text.secondary", mt: 1 }}>
+              Dashed: {momentName(first)}. Solid: {momentName(second)}. Same scale, standing on the same ankles, true to
+              the plumb line.
+            </Typography>
+          </>
+        )}
       </Box>
       <Box sx={{ p: { xs: 2, sm: 3 }, minWidth: 0 }}>
-        <Typography variant="h2" sx={{ display: { xs: "none", lg: "block" } }}>
-          {title}
-        </Typography>
-        <Typography sx={{ fontSize: 17, mb: 0.5 }}>{chance}</Typography>
-        <Typography sx={{ color: "text.secondary", mb: 1.5 }}>
-          Pale band: 95 % of what measuring, marking and standing differ by from one time to the next.{" "}
-          {basisWords(changes)}
-        </Typography>
-        {changes.length === 0 ? (
-          <Typography>These two moments have no metric in common. Mark the same view at both.</Typography>
+        {byHands ? (
+          <Typography variant="h2">
+            By hand, {momentName(first)} to {momentName(second)}
+          </Typography>
         ) : (
-          <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
-            {changes.map((change, i) => (
-              <Row key={`${change.id} ${change.first.method}`} change={change} name={names[i]!} />
-            ))}
-          </Box>
+          <>
+            <Typography variant="h2" sx={{ display: { xs: "none", lg: "block" } }}>
+              {title}
+            </Typography>
+            <Typography sx={{ fontSize: 17, mb: 0.5 }}>{chance}</Typography>
+            <Typography sx={{ color: "text.secondary", mb: 1.5 }}>
+              Pale band: 95 % of what measuring, marking and standing differ by from one time to the next.{" "}
+              {basisWords(changes)}
+            </Typography>
+            {changes.length === 0 ? (
+              <Typography>These two moments have no metric in common. Mark the same view at both.</Typography>
+            ) : (
+              <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
+                {changes.map((change, i) => (
+                  <Row key={`${change.id} ${change.first.method}`} change={change} name={names[i]!} />
+                ))}
+              </Box>
+            )}
+          </>
         )}
         {changes.some(({ unjudged }) => unjudged) && (
           <Typography sx={{ mt: 1.5, fontSize: 14.5, color: "text.secondary", maxWidth: 720 }}>

@@ -84,6 +84,8 @@ export function LightChange({
       <Fine>
         Felt by hand; between examiners agreement on the rate was poor (ICC about −0.02 in Wirth-Pattullo &amp; Hayes
         1994). {gradeErrorWords("stations", hands)}
+        {first.ordinal !== second.ordinal &&
+          " How much a body differs from one day to another by itself is not known and not in it: between visits this tells what was felt apart, not what made it so."}
       </Fine>
     </Box>
   );
