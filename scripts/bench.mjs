@@ -17,6 +17,7 @@ main(async () => {
     "history",
     "table",
     "light",
+    "reading",
     "growth",
   ])
     if (parts.length === 0 || parts.includes(part))

@@ -64,8 +64,11 @@ export function shortOf(range: Range, other: Range | undefined): Short | undefin
   return sides[0] && { range, ...sides[0] };
 }
 
-/** What is short as it was last taken, moved by the practitioner where both were taken: that tells the tissue. */
-export function shortNow(moved: readonly VisitMoved[]): (Short & { visit: number; moment: Moment })[] {
+/** A range as it was last taken, and the other side's of the same moment. */
+export type LastRange = { range: Range; other: Range | undefined; visit: number; moment: Moment };
+
+/** Ranges as they were last taken, moved by the practitioner where both were taken: that tells the tissue. */
+export function rangesNow(moved: readonly VisitMoved[]): LastRange[] {
   const last = lastRanges(moved);
   const found = last.filter(
     ({ taken }) =>
@@ -75,7 +78,7 @@ export function shortNow(moved: readonly VisitMoved[]): (Short & { visit: number
           each.taken.drive === "passive" && each.taken.movement === taken.movement && each.taken.side === taken.side,
       ),
   );
-  return found.flatMap(({ taken, visit, moment }) => {
+  return found.map(({ taken, visit, moment }) => {
     // the other side at the same moment: a side that was worked is not held against one that was not
     const other = last.find(
       (each) =>
@@ -85,9 +88,23 @@ export function shortNow(moved: readonly VisitMoved[]): (Short & { visit: number
         each.visit === visit &&
         each.moment === moment,
     );
-    const short = shortOf(rangeOf(taken), other && rangeOf(other.taken));
+    return { range: rangeOf(taken), other: other && rangeOf(other.taken), visit, moment };
+  });
+}
+
+/** What is short as it was last taken. */
+export const shortNow = (moved: readonly VisitMoved[]): (Short & { visit: number; moment: Moment })[] =>
+  rangesNow(moved).flatMap(({ range, other, visit, moment }) => {
+    const short = shortOf(range, other);
     return short ? [{ ...short, visit, moment }] : [];
   });
+
+/** How probable it is that a range is short of what is usual, or of the other side: 0–1, whether it looks so or not. */
+export function shortChance({ range, other }: Pick<LastRange, "range" | "other">): number {
+  const { movement, value, se } = range;
+  const missing = movement.lessIsMore ? value - enough(range) : enough(range) - value;
+  const behind = other && movement.unit === "deg" ? other.value - value - usualBehind : undefined;
+  return Math.max(normal(missing / se), behind === undefined ? 0 : normal(behind / Math.hypot(se, other!.se)));
 }
 
 /** "52 ±3.4°": a range with its 95 % band. */

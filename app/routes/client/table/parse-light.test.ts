@@ -19,7 +19,7 @@ describe("what light touch presses", () => {
   });
 
   it.each<[string, unknown, RegExp]>([
-    ["bone", { ...bone, moment: "again" }, /before or after/],
+    ["bone", { ...bone, moment: "later" }, /before, again or after/],
     ["bone", { ...bone, segment: 3 }, /Segment and test/],
     ["bone", { ...bone, range: [1] }, /one figure at each of two ends/],
     ["bone", { ...bone, range: [1, 7] }, /from 0 to 3/],
