@@ -36,6 +36,7 @@ export default [
       route("assess/unwinding", "routes/client/light/unwinding.tsx"),
       route("assess/listen", "routes/client/listen/listen.tsx"),
       route("assess/summary", "routes/client/summary/summary.tsx"),
+      route("reading", "routes/client/reading/reading.tsx"),
       route("path", "routes/client/path/path.tsx"),
       route("sessions", "routes/client/sessions/sessions.tsx"),
       route("change", "routes/client/change/change.tsx"),

@@ -8,7 +8,7 @@ import type { Tx } from "~data/database";
 import { appendEvents, eventsOf, logOf } from "~data/session-events";
 import { draft, makeDatabase, type TestDatabase } from "~data/test/database";
 import { listVisits, planVisits } from "~data/visits";
-import { targetsOf } from "./routes/client/plan-input.server";
+import { readingOf } from "./reading.server";
 import { judgedOf } from "./screening.server";
 import { movedOf, tableOf } from "./table.server";
 
@@ -117,7 +117,8 @@ describe("what is pressed at the table", () => {
   it("becomes a target while it is off, and none once it is even", async () => {
     const { id, visits } = await newClient();
     await work((tx) => appendEvents(tx, visits[0]!.id, [answer({ value: -2 })], "table_event"));
-    const names = async () => (await work((tx) => targetsOf(tx, id, visits))).map(({ name }) => name);
+    const names = async () =>
+      (await work(async (tx) => readingOf(tx, await getClient(tx, id), visits))).targets.map(({ name }) => name);
     expect(await names()).toEqual(["Hip height: quadratus lumborum, right", "Hip height: lumbar erectors, left"]);
     await work((tx) => appendEvents(tx, visits[0]!.id, [answer({ value: 0, moment: "after" })], "table_event"));
     expect(await names()).toEqual([]);

@@ -94,7 +94,7 @@ const lines = [
   "| --- | --- | --- | --- |",
   `| reading: what explains it | ${timed(() => networkOf(patterns, next()), 120)} | 10 |`,
   `| next best check over ${open[0]!.length} | ${timed(() => nextChecks(networks[at % 60]!, open[at++ % 60]!), 120)} | 50 |`,
-  `| all that the page shows, with intervals, shares and next check | ${timed(() => readBody(next()), 120)} | |`,
+  `| with intervals and each finding's part | ${timed(() => readBody(next()), 120)} | |`,
   "",
 ];
 for (const off of [0, 0.6]) {

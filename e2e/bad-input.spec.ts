@@ -169,6 +169,13 @@ test("every form answers a bad value with the field, the rule and the value, and
     ["/assess/scars", { ...scar, sinceSaid: "the day of the flood" }, /“the day of the flood” is not understood/],
     ["/assess/scars", { ...scar, sinceSaid: "2999" }, /“2999” is still to come/],
     ["/assess/scars", { intent: "feel", id: id(), visitId, moment: "before", slides: [1, 2], lift: 1 }, /eight ways/],
+    ["/reading", { key: "nobody", body: { kind: "pattern", as: "out" } }, /Pattern: “nobody” is not known/],
+    ["/reading", { key: "t", body: { kind: "target", weight: 9 } }, /Weight: at most 3, got 9/],
+    [
+      "/reading",
+      { key: "o", body: { kind: "own", structure: "tail", side: "L", weight: 1, minutes: 5 } },
+      /“tail” is not known/,
+    ],
     ["/path", { ...series, template: "eleven-step" }, /“eleven-step” is not known/],
     ["/path", { ...series, settings: { ...series.settings, bookedMinutes: 20 } }, /at least 40, got 20/],
     ["/path", { ...series, settings: { ...series.settings, intervalDays: 1 } }, /at least 2, got 1/],

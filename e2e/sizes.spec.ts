@@ -38,6 +38,7 @@ const screens: [path: string, act: (page: Page) => Locator][] = [
     "/practice/repeatability/drawings/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8eff",
     (page) => page.getByText("Drawing 1 of 80"),
   ],
+  [`/clients/${ruben}/reading`, (page) => page.getByRole("heading", { name: /^It suggests/ })],
   [`/clients/${ruben}/path`, (page) => page.getByRole("button", { name: "Solve again" })],
   [`/clients/${ruben}/sessions`, (page) => page.getByRole("link", { name: /the session$/ })],
   [`/clients/${ruben}/change`, (page) => page.getByRole("heading", { level: 2 }).filter({ visible: true }).first()],

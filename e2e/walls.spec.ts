@@ -44,6 +44,7 @@ test("a second practice's practitioner gets “not found” for every address of
     "/assess/arc",
     "/assess/bones",
     "/assess/unwinding",
+    "/reading",
     "/path",
     "/sessions",
     "/change",

@@ -171,7 +171,7 @@ const shifted = (p: number, by: number) => {
 
 /**
  * Middle 90 % of each pattern's support when the trade's estimates and what each finding says are redrawn within their own
- * uncertainty: 40 draws over the 120 weightiest sets, the same for the same findings.
+ * uncertainty: 40 draws over the 120 weightiest sets, the same for the same findings. What is stated lies in it.
  */
 export function supportIntervals(network: Network, evidence: readonly Weighed[]): { low: number; high: number }[] {
   const random = seeded(evidence.length + 17);
@@ -216,6 +216,10 @@ export function supportIntervals(network: Network, evidence: readonly Weighed[])
   });
   return network.patterns.map((_, p) => {
     const own = found.map((each) => each[p]!).sort((a, b) => a - b);
-    return { low: own[Math.floor(0.05 * draws)]!, high: own[Math.ceil(0.95 * draws) - 1]! };
+    const stated = network.support[p]!;
+    return {
+      low: Math.min(stated, own[Math.floor(0.05 * draws)]!),
+      high: Math.max(stated, own[Math.ceil(0.95 * draws) - 1]!),
+    };
   });
 }

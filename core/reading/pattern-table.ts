@@ -199,6 +199,14 @@ short soleus@s gastrocnemius@s
 order Calf skin and fascia, then what lies deep.
 means The ankle bends little because the calf is short.
 
+Bent over work | bent-work | common
+signs works-bent*.8 at-low-back*.5 touch:lumbar-erectors*.6 head-forward*.4 leans-forward*.3 touch:rectus-abdominis*.35 touch:pectoralis-minor*.35
+short rectus-abdominis pectoralis-minor
+stuck thoracolumbar-fascia
+long lumbar-erectors
+order Open the front of the trunk before easing the back.
+means Work that bends the trunk shortens its front; the low back holds on, long and tired.
+
 Short hip flexor | short-flexor* | common
 signs edge-flexor@s*.85 touch:iliopsoas@s*.6 sits*.5 leans-forward*.35 at-low-back*.4
 short iliopsoas@s

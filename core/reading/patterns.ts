@@ -22,8 +22,8 @@ export type Pattern = {
   means: string;
 };
 
-/** An estimate of the trade, set so that a client has one or two patterns; a side each has half. */
-const met = { common: 0.045, usual: 0.03, rare: 0.02 } as const;
+/** An estimate of the trade, set so that a client has two or three patterns; a side each has half. */
+const met = { common: 0.08, usual: 0.05, rare: 0.025 } as const;
 const other = (side: Side): Side => (side === "L" ? "R" : "L");
 
 type Relative = "s" | "o" | undefined;

@@ -2,7 +2,7 @@ import type { Evidence } from "./evidence";
 import { most, networkOf, presentIn, supportBy, supportIntervals, without, type Network } from "./network";
 import { nextChecks, leastWorth, openChecks, type NextCheck } from "./next-check";
 import { leakOf, patterns as allPatterns, type Pattern } from "./patterns";
-import { signWords, type SignId } from "./signs";
+import { signWords, splitSign, type SignId } from "./signs";
 
 /** One finding's part in a pattern's support: by how much its log odds would fall without it. */
 export type Piece = { evidence: Evidence; share: number };
@@ -28,8 +28,6 @@ export type BodyReading = {
   unexplained: Evidence[];
   /** Patterns that tie for the first place: their intervals overlap and they are two explanations of one thing. */
   tied: boolean;
-  /** The further checks that would settle most, the best first; none that is worth its minutes when empty. */
-  next: NextCheck[];
 };
 
 /** Supports below this are not shown. */
@@ -39,8 +37,7 @@ const leastShare = 0.15;
 const there = 1.5;
 
 /**
- * What explains a client's findings: suggestions with what speaks for and against each, what fits nothing, and what to look at
- * next. `excluded`: patterns the practitioner ruled out. It suggests; it diagnoses nothing.
+ * What explains a client's findings: suggestions with what speaks for and against each and what fits nothing. `excluded`: patterns the practitioner ruled out. It suggests; it diagnoses nothing.
  */
 export function readBody(
   evidence: readonly Evidence[],
@@ -71,8 +68,7 @@ export function readBody(
     return {
       pattern,
       support: network.support[p]!,
-      low: Math.min(network.support[p]!, intervals[p]!.low),
-      high: Math.max(network.support[p]!, intervals[p]!.high),
+      ...intervals[p]!,
       // what speaks for it is what it shows; what it does not show tells by making another one likelier
       for: pieces.filter(({ share, evidence: { sign } }) => share >= leastShare && pattern.shows.has(sign)),
       against: pieces.filter(({ share }) => share <= -leastShare),
@@ -90,8 +86,16 @@ export function readBody(
     suggestions,
     unexplained: unexplained(network, evidence),
     tied: Boolean(first && second && second.high >= first.low && first.competes.includes(second.pattern.name)),
-    next: nextChecks(network, openChecks(patterns, looked)).filter(({ perMinute }) => perMinute >= leastWorth),
   };
+}
+
+/** The further checks that would settle most, the best first; none where nothing more is worth its minutes. */
+export function nextBest(evidence: readonly Evidence[], excluded: ReadonlySet<string> = new Set()): NextCheck[] {
+  const patterns = allPatterns.filter(({ id }) => !excluded.has(id));
+  const looked = new Set(evidence.map(({ sign }) => sign));
+  return nextChecks(networkOf(patterns, evidence), openChecks(patterns, looked)).filter(
+    ({ perMinute }) => perMinute >= leastWorth,
+  );
 }
 
 /** Whether two patterns hold together less than half as often as they would if they had nothing to do with each other. */
@@ -104,10 +108,13 @@ function competing({ count, members, share, support }: Network, one: number, two
   return both < 0.5 * support[one]! * support[two]!;
 }
 
-/** Findings that are there, and that by the sets are mostly left to chance. */
+const spoken: ReadonlySet<string> = new Set(["told", "words", "at"]);
+
+/** What was looked at and is there, and by the sets is mostly left to chance. */
 function unexplained(network: Network, evidence: readonly Evidence[]): Evidence[] {
   return evidence.filter(({ sign, ratio }) => {
-    if (ratio < there) return false;
+    // what they do and what they told asks for no explanation: it may be one
+    if (ratio < there || splitSign(sign).kind.sources.every(({ kind }) => spoken.has(kind))) return false;
     const leak = leakOf(sign);
     const present = presentIn(network, sign);
     let [seen, chance] = [0, 0];

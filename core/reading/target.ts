@@ -22,4 +22,6 @@ export type Target = {
   wanted: Minutes;
   /** Why it is a target, as a sentence. */
   because: string;
+  /** Patterns of the reading that ask for it. */
+  patterns?: readonly string[];
 };

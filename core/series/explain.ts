@@ -157,3 +157,33 @@ export function targetsServed(input: PlanInput, sessions: readonly PlannedSessio
     };
   });
 }
+
+/** Where a plan works for a target: sessions (from 0) with the techniques that give it half a minute or more, most first. */
+export function stepsFor(
+  input: PlanInput,
+  sessions: readonly PlannedSession[],
+  targetId: string,
+): { session: number; techniques: string[] }[] {
+  const item = coverageItems(input).find(({ id }) => id === `target ${targetId}`);
+  if (!item) return [];
+  return sessions.flatMap(({ steps }, session) => {
+    const own = steps
+      .map((step) => ({ name: techniqueOf(step.technique).name, dose: doseOfStep(step, item) }))
+      .filter(({ dose }) => dose >= 0.5)
+      .sort((a, b) => b.dose - a.dose);
+    return own.length > 0 ? [{ session, techniques: own.map(({ name }) => name) }] : [];
+  });
+}
+
+/** Patterns of the reading that a step works for: those of the targets it gives half a minute or more. */
+export function patternsBehind(input: PlanInput, step: Step): string[] {
+  const items = coverageItems(input);
+  return [
+    ...new Set(
+      input.targets.flatMap((target) => {
+        const item = items.find(({ id }) => id === `target ${target.id}`);
+        return item && target.patterns && doseOfStep(step, item) >= 0.5 ? target.patterns : [];
+      }),
+    ),
+  ];
+}

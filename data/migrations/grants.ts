@@ -29,6 +29,8 @@ export const grants: Record<string, string> = {
   listening: "select, insert, update",
   measurement: "select, insert, update, delete",
   handover: "select, insert, update",
+  /** A decision about the reading is taken back. */
+  reading_choice: "select, insert, update, delete",
 
   /** Pictures are health data that a client may want gone for good. */
   photo: "select, insert, update, delete",

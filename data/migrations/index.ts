@@ -15,6 +15,7 @@ import { tableEvents } from "./013-table";
 import { looks } from "./014-looks";
 import { trainer } from "./015-trainer";
 import { hands } from "./016-hands";
+import { choices } from "./017-choices";
 import { grantSql } from "./grants";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
@@ -35,6 +36,7 @@ const migrations: Migration[] = [
   looks,
   trainer,
   hands,
+  choices,
 ];
 
 /** Migrations are imported statically, so that the bundled server carries them. */

@@ -75,6 +75,7 @@ const stages = [
   { name: "Overview", path: "" },
   { name: "Intake", path: "intake", under: "intake" },
   { name: "Assess", path: "assess/stand", under: "assess" },
+  { name: "Reading", path: "reading" },
   { name: "Path", path: "path" },
   { name: "Sessions", path: "sessions" },
   { name: "Change", path: "change" },
@@ -177,7 +178,7 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
         <Box
           component="nav"
           aria-label="Stages"
-          sx={{ display: "flex", gap: { xs: 1.5, sm: 3.5 }, mt: 0.5, overflowX: "auto" }}
+          sx={{ display: "flex", gap: { xs: 1, sm: 3.5 }, mt: 0.5, overflowX: "auto" }}
         >
           {stages.map(({ name, path, under }) => {
             const active = under ? stage.startsWith(under) : stage === path;

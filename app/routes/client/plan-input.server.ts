@@ -1,5 +1,3 @@
-import { targetsFrom } from "~core/reading/targets";
-import type { Target } from "~core/reading/target";
 import { tableMinutesOf, type PlanInput, type PlannedSession } from "~core/series/plan";
 import { daysWorked, sessionDays } from "~core/series/dates";
 import { templateOf } from "~core/series/template";
@@ -9,31 +7,11 @@ import type { Judged } from "~core/screening/outcome";
 import { foldRun } from "~core/session/fold";
 import { workedAt } from "~core/session/worked";
 import type { Client } from "~core/client";
-import { oneEach } from "~core/measure/reading";
-import { heardOf } from "~app/light.server";
-import { movedOf, tableOf } from "~app/table.server";
-import { momentsOfClient } from "~app/readings.server";
+import { readingOf } from "~app/reading.server";
 import type { Tx } from "~data/database";
-import { restrictionsOf } from "~data/findings";
 import type { Series, SeriesSettings } from "~data/series";
 import { eventsOfVisits } from "~data/session-events";
 import { listVisits, type Visit } from "~data/visits";
-
-/** Targets as the findings stand now: every restriction, every metric at its latest reading, every check and range at its latest. */
-export async function targetsOf(tx: Tx, clientId: string, visits: readonly Visit[]): Promise<Target[]> {
-  const latest = new Map(
-    (await momentsOfClient(tx, clientId)).flatMap(({ readings }) =>
-      oneEach(readings).map((reading) => [reading.id, reading] as const),
-    ),
-  );
-  return targetsFrom(
-    await restrictionsOf(tx, clientId),
-    [...latest.values()],
-    await tableOf(tx, visits),
-    await movedOf(tx, visits),
-    await heardOf(tx, clientId, visits),
-  );
-}
 
 /** What visits really gave, by their id, from the run's log and the arc's; undefined for those without either. */
 export async function workedVisits(
@@ -71,7 +49,8 @@ export async function planInputOf(
   return {
     template,
     tableMinutes: tableMinutesOf(settings.bookedMinutes),
-    targets: await targetsOf(tx, client.id, visits),
+    // what was left out of the reading is no target of the plan
+    targets: (await readingOf(tx, client, visits)).targets.filter(({ weight }) => weight > 0),
     complaintRegion: client.complaintRegion,
     pressureCeiling: client.pressureCeiling,
     thumbBudget: settings.thumbBudget,

@@ -37,6 +37,7 @@ const stages = [
   ["Arc: ten steps, still points", "/assess/arc"],
   ["Bones: how the bones of the head move", "/assess/bones"],
   ["Unwinding", "/assess/unwinding"],
+  ["Reading: what explains it", "/reading"],
   ["Path: plan the series", "/path"],
   ["Sessions: run sheet and notes", "/sessions"],
   ["Change: what changed, and how sure that is", "/change"],

@@ -4,7 +4,10 @@ import Typography from "@mui/material/Typography";
 import { layerName } from "~core/anatomy/layers";
 import { techniqueOf } from "~core/techniques/catalogue";
 import { positionName } from "~core/techniques/technique";
-import { cautionsOnStep, heldBack, whyStep, withoutStep } from "~core/series/explain";
+import { Link } from "react-router";
+import MuiLink from "@mui/material/Link";
+import { patternOf } from "~core/reading/patterns";
+import { cautionsOnStep, heldBack, patternsBehind, whyStep, withoutStep } from "~core/series/explain";
 import { minutesOf, sessionMinutes, type Lock, type Plan, type PlanInput, type Step } from "~core/series/plan";
 import type { Edit } from "~core/series/edit";
 import { turnsIn } from "~core/series/order";
@@ -155,6 +158,13 @@ export function SessionPanel({
                   {whyStep(input, plan.sessions, session, each).map((reason) => (
                     <Typography key={reason} sx={{ fontSize: 14.5, mt: 0.5 }}>
                       {reason}
+                    </Typography>
+                  ))}
+                  {patternsBehind(input, each).map((id) => (
+                    <Typography key={id} sx={{ fontSize: 14.5, mt: 0.5 }}>
+                      <MuiLink component={Link} underline="always" relative="path" to={`../reading#${id}`}>
+                        What speaks for “{patternOf(id)?.name}”
+                      </MuiLink>
                     </Typography>
                   ))}
                   {!done && (
