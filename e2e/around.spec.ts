@@ -262,6 +262,20 @@ test("the calendar goes to and fro, and the library finds work by word and place
   await page.getByLabel("Find a technique").fill("fold");
   await expect(page).toHaveURL(/q=fold/);
   await expect.poll(count).toBeLessThan(all);
+  // as one speaks: by structure, by what it spares, by position and medium; two side by side
+  const find = page.getByLabel("Find a technique");
+  await find.fill("psoas");
+  await page.getByRole("button", { name: /^Hip-flexor wait/ }).click();
+  await expect(page.getByText(/Reaches psoas major 100 %/)).toBeVisible();
+  await find.fill("easy on thumbs, prone, dry");
+  await expect(page.getByRole("status")).toContainText("read as");
+  await expect(page.getByText("easy on thumbs", { exact: true })).toBeVisible();
+  await page
+    .getByRole("button", { name: /^Compare / })
+    .first()
+    .click();
+  await expect(page.getByRole("region", { name: "Compared" })).toContainText("Hip-flexor wait");
+  await accessible(page);
   await page.getByLabel("Find a technique").fill("no such word at all");
   await expect(page.getByText(/Nothing|No technique/i).first()).toBeVisible();
   clean();

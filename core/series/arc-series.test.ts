@@ -16,7 +16,7 @@ beforeAll(async () => {
 });
 
 const effort = { seed: 1, moves: 500 };
-const arcs = templates.filter(({ sessions }) => sessions.some(({ arc }) => arc));
+const arcs = templates.filter(({ sessions }) => sessions.every(({ arc }) => arc));
 const inputFor = (template: string, change: Partial<PlanInput> = {}): PlanInput => ({
   ...exampleInput,
   template,

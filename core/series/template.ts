@@ -123,6 +123,100 @@ const structural: readonly Template[] = [
   },
 ];
 
+/** Focused series and what comes after one: common practice, as the brief of the trade has them. */
+const focused: readonly Template[] = [
+  {
+    key: "five-step",
+    name: "Five-step: one chain, light touch in the fourth",
+    sessions: [
+      {
+        name: "Breath and sleeve",
+        ceiling: "DF",
+        territory: { chest: 0.8, shoulder: 0.6, "low-back": 0.7, pelvis: 0.6, thigh: 0.5 },
+        intent: "Free breathing; the outer layers of the chain and around it.",
+      },
+      {
+        name: "Below",
+        ceiling: "SM",
+        territory: { leg: 0.8, thigh: 1, pelvis: 0.8 },
+        intent: "What the complaint stands on.",
+      },
+      {
+        name: "Depth",
+        ceiling: "AR",
+        territory: { pelvis: 0.9, "low-back": 0.9, belly: 0.7, "upper-back": 0.5, neck: 0.4 },
+        intent: "The chain's own depth, where it was opened before.",
+      },
+      {
+        name: "Settle",
+        ceiling: "DF",
+        territory: { pelvis: 0.8, neck: 0.8, head: 1 },
+        intent: "A short arc of light touch: what was worked is heard, and rests.",
+        light: true,
+        arc: "short",
+      },
+      {
+        name: "Join",
+        ceiling: "DF",
+        territory: { neck: 0.6, shoulder: 0.6, "low-back": 0.6, pelvis: 0.6, leg: 0.6 },
+        intent: "The chain moves as one; light everywhere.",
+      },
+    ],
+  },
+  {
+    key: "six-step",
+    name: "Six-step: shoulder and blade",
+    sessions: [
+      {
+        name: "Breath",
+        ceiling: "DF",
+        territory: { chest: 1, shoulder: 0.8, "upper-back": 0.5, neck: 0.4 },
+        intent: "Ribs and the outer sleeve of the girdle.",
+      },
+      {
+        name: "Front",
+        ceiling: "SM",
+        territory: { chest: 1, shoulder: 0.9, arm: 0.5 },
+        intent: "Open the front before loosening the back.",
+      },
+      {
+        name: "Side",
+        ceiling: "DM",
+        territory: { shoulder: 1, chest: 0.8, "low-back": 0.3 },
+        intent: "The blade slides on the ribs; the armpit, with consent.",
+      },
+      {
+        name: "Back of the blade",
+        ceiling: "DM",
+        territory: { "upper-back": 1, shoulder: 1, neck: 0.5 },
+        intent: "What hooks to the blade, after its front is open.",
+      },
+      {
+        name: "Neck and arm",
+        ceiling: "AR",
+        territory: { neck: 1, arm: 0.9, shoulder: 0.6, head: 0.3 },
+        intent: "Up to the neck and out along the arm.",
+      },
+      {
+        name: "Join, upper",
+        ceiling: "DF",
+        territory: { shoulder: 0.8, chest: 0.6, "upper-back": 0.6, arm: 0.5, pelvis: 0.4 },
+        intent: "The girdle on its trunk, light everywhere.",
+      },
+    ],
+  },
+  {
+    key: "maintenance",
+    name: "Maintenance: three visits, weeks apart",
+    sessions: ["Keep, one", "Keep, two", "Keep, three"].map((name) => ({
+      name,
+      ceiling: "SM" as const,
+      territory: { shoulder: 0.6, "upper-back": 0.5, "low-back": 0.7, pelvis: 0.7, thigh: 0.6, leg: 0.5, neck: 0.6 },
+      intent: "What is found on the day; the whole kept moving.",
+    })),
+  },
+];
+
 /** How an arc's sessions look, whatever form they make. */
 const arcSession = (
   arc: Form,
@@ -180,7 +274,7 @@ const arcs: readonly Template[] = [
   },
 ];
 
-export const templates: readonly Template[] = [...structural, ...arcs];
+export const templates: readonly Template[] = [...structural, ...focused, ...arcs];
 
 export function templateOf(key: string): Template {
   const template = templates.find((known) => known.key === key);

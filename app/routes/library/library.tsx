@@ -1,55 +1,113 @@
 import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Chip from "@mui/material/Chip";
+import MuiLink from "@mui/material/Link";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
-import { Form, useSearchParams, useSubmit } from "react-router";
+import { useDeferredValue, useMemo, useState } from "react";
+import { Link, useSearchParams, type ShouldRevalidateFunctionArgs } from "react-router";
 import type { Route } from "./+types/library";
 import { depthOf } from "~core/anatomy/layers";
-import { regions, regionName } from "~core/anatomy/regions";
+import { regions } from "~core/anatomy/regions";
+import { acting } from "~core/screening/outcome";
+import { verdictOn } from "~core/screening/verdict";
 import { catalogue } from "~core/techniques/catalogue";
+import { askedWords, findTechniques, readAsked } from "~core/techniques/find";
 import { positionName, type Technique } from "~core/techniques/technique";
-import { depthColours } from "~app/ui/theme";
+import { counted } from "~core/words";
+import { judgedOf } from "~app/screening.server";
+import { inSession } from "~app/session.server";
+import { today } from "~app/today.server";
+import { Fine } from "~app/ui/fine";
 import { Empty, Page } from "~app/ui/page";
+import { depthColours } from "~app/ui/theme";
+import { getClient } from "~data/clients";
+import { Card } from "./card";
+import { layerWord, loadWord } from "./words";
 
 export const meta: Route.MetaFunction = () => [{ title: "Library · Ember Path" }];
 
-const layerWord = (technique: Technique) =>
-  technique.layer === "LT"
-    ? "light touch"
-    : ["surface fascia", "deep fascia", "outer muscle", "inner muscle", "joint"][depthOf(technique.layer) - 1]!;
-const loadWord = (technique: Technique) =>
-  Object.entries(technique.load)
-    .map(([part, load]) => `${part} ${load}`)
-    .join(", ");
+/** Asked for a client, the library says what today's cautions leave of each technique. */
+export function loader({ request, context }: Route.LoaderArgs) {
+  return inSession(context, async ({ tx, practitioner }) => {
+    const id = new URL(request.url).searchParams.get("client");
+    if (!id) return { client: null };
+    const client = await getClient(tx, id);
+    const cautions = acting(await judgedOf(tx, client, practitioner), today());
+    return {
+      client: {
+        id: client.id,
+        name: client.name,
+        out: Object.fromEntries(
+          catalogue.flatMap((technique) => {
+            const { no } = verdictOn(technique, cautions);
+            return no ? [[technique.key, no]] : [];
+          }),
+        ) as Record<string, string>,
+      },
+    };
+  });
+}
 
-/** The catalogue the planner chooses from: search it, and see what each technique reaches and costs. */
-export default function Library() {
-  const [params] = useSearchParams();
-  const submit = useSubmit();
-  const query = (params.get("q") ?? "").toLowerCase();
+/** Typing asks the server nothing: only another client does. */
+export const shouldRevalidate = ({ currentUrl, nextUrl, defaultShouldRevalidate }: ShouldRevalidateFunctionArgs) =>
+  currentUrl.pathname === nextUrl.pathname &&
+  currentUrl.searchParams.get("client") === nextUrl.searchParams.get("client")
+    ? false
+    : defaultShouldRevalidate;
+
+/** The catalogue the planner chooses from: search it as one speaks, open a card, compare two. */
+export default function Library({ loaderData: { client } }: Route.ComponentProps) {
+  const [params, setParams] = useSearchParams();
+  const [text, setText] = useState(params.get("q") ?? "");
   const region = params.get("region") ?? "";
-  const found = catalogue.filter(
-    (technique) =>
-      (!query || `${technique.name} ${technique.what}`.toLowerCase().includes(query)) &&
-      (!region || technique.doses.some((dose) => dose.region === region && dose.share >= 0.3)),
+  const open = params.get("open");
+  const beside = params.get("beside");
+  const typed = useDeferredValue(text);
+  const asked = useMemo(() => readAsked(typed), [typed]);
+  const found = useMemo(
+    () =>
+      findTechniques(asked, catalogue)
+        .map(({ technique }) => technique)
+        .filter(({ doses }) => !region || doses.some((dose) => dose.region === region && dose.share >= 0.3)),
+    [asked, region],
   );
+  const out = useMemo(() => client?.out ?? {}, [client]);
+  const sorted = useMemo(() => [...found].sort((a, b) => Number(a.key in out) - Number(b.key in out)), [found, out]);
+  const set = (change: Record<string, string | null>) => {
+    const next = new URLSearchParams(params);
+    for (const [key, value] of Object.entries(change))
+      if (value) next.set(key, value);
+      else next.delete(key);
+    setParams(next, { replace: true, preventScrollReset: true });
+  };
+  const one = catalogue.find(({ key }) => key === open);
+  const two = catalogue.find(({ key }) => key === beside);
+  const said = askedWords(asked);
   return (
     <Page
       title="Techniques"
       note={`${catalogue.length} techniques, common practice, from which a series is solved. Check against your local codes and training.`}
     >
-      <Box
-        component={Form}
-        role="search"
-        onChange={(event: React.FormEvent<HTMLFormElement>) => void submit(event.currentTarget, { replace: true })}
-        sx={{ display: "flex", gap: 2, maxWidth: 640, mb: 2 }}
-      >
-        <TextField name="q" label="Find a technique" defaultValue={params.get("q") ?? ""} />
+      <Box role="search" sx={{ display: "flex", gap: 2, maxWidth: 860, mb: 1, flexWrap: "wrap" }}>
+        <TextField
+          label="Find a technique"
+          placeholder="psoas · easy on thumbs, prone, dry · cranial"
+          value={text}
+          onChange={(event) => {
+            setText(event.target.value);
+            set({ q: event.target.value });
+          }}
+          sx={{ flex: 2, minWidth: 260 }}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
         <TextField
           select
           label="Region"
           value={region}
-          onChange={(event) => void submit({ q: params.get("q") ?? "", region: event.target.value }, { replace: true })}
+          onChange={(event) => set({ region: event.target.value })}
+          sx={{ flex: 1, minWidth: 180 }}
         >
           <MenuItem value="">Everywhere</MenuItem>
           {regions.map((each) => (
@@ -58,60 +116,159 @@ export default function Library() {
             </MenuItem>
           ))}
         </TextField>
-        <input type="hidden" name="region" value={region} />
       </Box>
-      {found.length === 0 && (
-        <Empty title="Nothing by that name">No technique matches. Try a shorter word or another region.</Empty>
+      <Box sx={{ display: "flex", gap: 1, alignItems: "center", flexWrap: "wrap", minHeight: 36, mb: 1 }}>
+        <Fine role="status">
+          {counted(sorted.length, "technique")}
+          {said.length > 0 && ", read as:"}
+        </Fine>
+        {said.map((each) => (
+          <Chip key={each} size="small" label={each} sx={{ borderRadius: "6px" }} />
+        ))}
+        {client && (
+          <Fine sx={{ ml: "auto" }}>
+            For {client.name} today; what is out comes last.{" "}
+            <MuiLink component={Link} underline="always" to={`/clients/${client.id}/path`}>
+              Back to the path
+            </MuiLink>
+          </Fine>
+        )}
+      </Box>
+      {one && two && one !== two && (
+        <Box
+          component="section"
+          aria-label="Compared"
+          sx={(t) => ({
+            display: "grid",
+            gridTemplateColumns: { xs: "1fr", md: "1fr 1fr" },
+            gap: 3,
+            mb: 3,
+            p: 2,
+            border: `1px solid ${t.tokens.line}`,
+            borderRadius: "10px",
+          })}
+        >
+          {[one, two].map((each) => (
+            <Box key={each.key}>
+              <Typography variant="h2">{each.name}</Typography>
+              <Card technique={each} no={out[each.key]} />
+            </Box>
+          ))}
+          <Button color="inherit" sx={{ justifySelf: "start" }} onClick={() => set({ beside: null })}>
+            Compare no more
+          </Button>
+        </Box>
+      )}
+      {sorted.length === 0 && (
+        <Empty title="Nothing is all of that">
+          No technique is everything that was typed. Take a word away, or another region.
+        </Empty>
       )}
       <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
-        {found.map((technique) => (
-          <Box
-            component="li"
+        {sorted.map((technique) => (
+          <Row
             key={technique.key}
-            sx={(t) => ({
-              borderTop: `1px solid ${t.tokens.line}`,
-              py: 1.25,
-              display: "grid",
-              gridTemplateColumns: { xs: "1fr", md: "minmax(0,1fr) 150px 130px 110px 150px" },
-              columnGap: 3,
-              alignItems: "baseline",
-            })}
-          >
-            <Box>
-              <Typography sx={{ fontWeight: 650 }}>{technique.name}</Typography>
-              <Typography sx={{ fontSize: 14, color: "text.secondary" }}>
-                {technique.what}{" "}
-                {technique.doses.length > 0 && (
-                  <>Reaches {technique.doses.map((dose) => regionName(dose.region).toLowerCase()).join("; ")}.</>
-                )}
-              </Typography>
-            </Box>
-            <Box sx={{ display: "flex", alignItems: "center", gap: 1, fontSize: 14.5 }}>
-              <Box
-                sx={(t) => ({
-                  width: 12,
-                  height: 12,
-                  borderRadius: "2px",
-                  border: `1px solid ${t.tokens.inkSoft}`,
-                  bgcolor: technique.layer === "LT" ? t.tokens.plum : depthColours[depthOf(technique.layer) - 1],
-                })}
-              />
-              {layerWord(technique)}
-            </Box>
-            <Typography sx={{ fontSize: 14.5 }}>
-              {technique.positions.length === 0
-                ? "any position"
-                : technique.positions.map((each) => positionName[each].toLowerCase()).join(", ")}
-            </Typography>
-            <Typography sx={{ fontSize: 14.5 }}>
-              {technique.minutes.ideal} ({technique.minutes.least}) min{technique.sided ? " a side" : ""}
-            </Typography>
-            <Typography sx={{ fontSize: 14, color: "text.secondary" }}>
-              {technique.pressure} of 10{loadWord(technique) && `; ${loadWord(technique)}`}
-            </Typography>
-          </Box>
+            technique={technique}
+            no={out[technique.key]}
+            open={open === technique.key}
+            toggle={() => set({ open: open === technique.key ? null : technique.key, beside: null })}
+            {...(one && one !== technique ? { compare: () => set({ beside: technique.key }) } : {})}
+            choose={(key) => {
+              setText("");
+              set({ q: null, region: null, open: key, beside: null });
+            }}
+          />
         ))}
       </Box>
     </Page>
+  );
+}
+
+function Row({
+  technique,
+  no,
+  open,
+  toggle,
+  compare,
+  choose,
+}: {
+  technique: Technique;
+  /** Why it is out for the client the library was asked for. */
+  no: string | undefined;
+  open: boolean;
+  toggle: () => void;
+  /** Sets it beside the one that is open. */
+  compare?: () => void;
+  choose: (key: string) => void;
+}) {
+  return (
+    <Box
+      component="li"
+      id={`technique-${technique.key}`}
+      sx={(t) => ({ borderTop: `1px solid ${t.tokens.line}`, py: 0.5 })}
+    >
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: { xs: "1fr auto", md: "minmax(0,1fr) 140px 130px 110px 150px 96px" },
+          columnGap: 2,
+          alignItems: "baseline",
+        }}
+      >
+        <Box
+          component="button"
+          type="button"
+          aria-expanded={open}
+          onClick={toggle}
+          sx={(t) => ({
+            font: "inherit",
+            color: "inherit",
+            background: "none",
+            border: 0,
+            p: 0.75,
+            textAlign: "left",
+            cursor: "pointer",
+            "&:hover": { bgcolor: t.tokens.band },
+            "&:focus-visible": { outline: `2px solid ${t.tokens.ember}`, outlineOffset: -2 },
+          })}
+        >
+          <Box component="span" sx={{ fontWeight: 650, display: "block" }}>
+            {technique.name}
+          </Box>
+          <Fine component="span">{no ? `Out today: ${no}` : technique.what}</Fine>
+        </Box>
+        <Box sx={{ display: { xs: "none", md: "flex" }, alignItems: "center", gap: 1, fontSize: 14.5 }}>
+          <Box
+            sx={(t) => ({
+              width: 12,
+              height: 12,
+              borderRadius: "2px",
+              border: `1px solid ${t.tokens.inkSoft}`,
+              bgcolor: technique.layer === "LT" ? t.tokens.plum : depthColours[depthOf(technique.layer) - 1],
+            })}
+          />
+          {layerWord(technique)}
+        </Box>
+        <Typography sx={{ fontSize: 14.5, display: { xs: "none", md: "block" } }}>
+          {technique.positions.length === 0
+            ? "any position"
+            : technique.positions.map((each) => positionName[each].toLowerCase()).join(", ")}
+        </Typography>
+        <Typography sx={{ fontSize: 14.5, display: { xs: "none", md: "block" } }}>
+          {technique.minutes.ideal} ({technique.minutes.least}) min{technique.sided ? " a side" : ""}
+        </Typography>
+        <Fine sx={{ display: { xs: "none", md: "block" } }}>
+          {technique.pressure} of 10{loadWord(technique) && `; ${loadWord(technique)}`}
+        </Fine>
+        <Box>
+          {compare && (
+            <Button size="small" color="inherit" onClick={compare} aria-label={`Compare ${technique.name}`}>
+              Compare
+            </Button>
+          )}
+        </Box>
+      </Box>
+      {open && <Card technique={technique} no={no} choose={choose} />}
+    </Box>
   );
 }

@@ -214,6 +214,9 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
             {templateOf(template).name}, {settings.bookedMinutes} min booked ({input.tableMinutes} at the table), every{" "}
             {settings.intervalDays} days
           </Typography>
+          <Button component={Link} to={`/library?client=${clientId}`} color="inherit">
+            Library for them
+          </Button>
           <Button variant="outlined" onClick={() => setEditing(true)}>
             Change series
           </Button>

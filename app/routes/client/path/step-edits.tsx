@@ -5,12 +5,12 @@ import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useMemo } from "react";
-import { structureOf } from "~core/anatomy/structures";
 import { insteadOf, type Edit } from "~core/series/edit";
 import { minutesOf, type PlanInput, type PlannedSession, type Step } from "~core/series/plan";
 import { timeRange, whyNot } from "~core/series/rulebook";
 import { templateOf } from "~core/series/template";
 import { catalogue, techniqueOf } from "~core/techniques/catalogue";
+import { findTechniques, readAsked } from "~core/techniques/find";
 
 /** Changes to one step by hand: its minutes, its session, another technique instead. */
 export function StepEdits({
@@ -132,17 +132,7 @@ export function AddStep({
         .map((technique) => ({
           key: technique.key,
           name: technique.name,
-          // found by what it does and by what it reaches, in everyday words, too
-          words: [
-            technique.name,
-            technique.what,
-            ...technique.reach.flatMap(({ structure }) => {
-              const known = structureOf(structure);
-              return known ? [known.name, ...known.words] : [];
-            }),
-          ]
-            .join(" ")
-            .toLowerCase(),
+          technique,
           no: whyNot(technique, session, input),
         }))
         .sort((a, b) => Number(a.no !== undefined) - Number(b.no !== undefined) || a.name.localeCompare(b.name)),
@@ -158,8 +148,11 @@ export function AddStep({
       getOptionLabel={({ name }) => name}
       groupBy={({ no }) => (no ? "Not in this session" : "May be in this session")}
       filterOptions={(list, { inputValue }) => {
-        const words = inputValue.toLowerCase().split(/\s+/).filter(Boolean);
-        return list.filter((option) => words.every((word) => option.words.includes(word))).slice(0, 40);
+        const found = findTechniques(
+          readAsked(inputValue),
+          list.map(({ technique }) => technique),
+        ).flatMap(({ technique }) => list.find(({ key }) => key === technique.key) ?? []);
+        return [...found.filter(({ no }) => !no), ...found.filter(({ no }) => no)].slice(0, 40);
       }}
       renderOption={({ key, ...props }, { name, no }) => (
         <li key={key} {...props}>

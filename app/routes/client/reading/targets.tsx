@@ -1,6 +1,7 @@
 import Autocomplete from "@mui/material/Autocomplete";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import MuiLink from "@mui/material/Link";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
@@ -40,7 +41,10 @@ export function Targets({
       <Fine sx={{ mb: 1, maxWidth: 720 }}>
         The plan gives its minutes by these weights (0–{mostWeight}). A weight you turn stays as you turned it, whatever
         is found later. The plan in force follows when it is solved again:{" "}
-        <Link to={`/clients/${clientId}/path`}>Path</Link>.
+        <MuiLink component={Link} underline="always" to={`/clients/${clientId}/path`}>
+          Path
+        </MuiLink>
+        .
       </Fine>
       <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
         {sorted.map((target) => (

@@ -1,0 +1,128 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Typography from "@mui/material/Typography";
+import { useMemo } from "react";
+import { placeNames } from "~core/anatomy/places";
+import { regionName } from "~core/anatomy/regions";
+import { structureOf } from "~core/anatomy/structures";
+import { neededCover, prepares, regionsWorked, rulebook } from "~core/series/rulebook";
+import { catalogue } from "~core/techniques/catalogue";
+import { alike } from "~core/techniques/find";
+import { hasTag, safetyTags, type SafetyTag } from "~core/techniques/safety-tags";
+import { passesOf, positionName, type Technique } from "~core/techniques/technique";
+import { capitalised } from "~core/words";
+import { Fine } from "~app/ui/fine";
+import { ReachFigure } from "~app/ui/reach-figure";
+import { layerWord, loadWord } from "./words";
+
+const phaseWords = {
+  open: "opens a session",
+  warm: "warms",
+  work: "works",
+  balance: "balances",
+  close: "closes a session",
+} as const;
+const mediumWords = { dry: "dry", wax: "with a little wax", oil: "with oil", any: "dry or with oil" } as const;
+const shownStructures = 8;
+
+/** All that is known of one technique: where it reaches on the figure, how it is done, what it needs and prepares, what else does it. */
+export function Card({
+  technique,
+  no,
+  choose,
+}: {
+  technique: Technique;
+  no: string | undefined;
+  /** Opens another card. */
+  choose?: (key: string) => void;
+}) {
+  const others = useMemo(() => alike(technique, catalogue).slice(0, 4), [technique]);
+  const reach = [...technique.reach].sort((a, b) => b.share - a.share);
+  const needs = neededCover(technique) > 0;
+  const covers = useMemo(
+    () =>
+      needs
+        ? catalogue
+            .filter((cover) => regionsWorked(technique).some((region) => prepares(cover, technique, region)))
+            .slice(0, 5)
+        : [],
+    [technique, needs],
+  );
+  const prepared = useMemo(
+    () =>
+      catalogue
+        .filter((later) => regionsWorked(later).some((region) => prepares(technique, later, region)))
+        .slice(0, 5),
+    [technique],
+  );
+  const tags = (Object.keys(safetyTags) as SafetyTag[]).filter((tag) => hasTag(technique, tag));
+  const list = (all: readonly Technique[]) => all.map(({ name }) => name.toLowerCase()).join(", ");
+  return (
+    <Box sx={{ display: "flex", gap: 3, flexWrap: "wrap", py: 1.5, px: 0.75 }}>
+      {reach.length > 0 && <ReachFigure technique={technique} sides={{ L: true, R: true }} out={[]} height={240} />}
+      <Box sx={{ flex: 1, minWidth: 280, maxWidth: 640, display: "grid", gap: 0.75, alignContent: "start" }}>
+        {no && (
+          <Typography sx={(t) => ({ color: t.tokens.amber, fontWeight: 650 })}>Out for them today: {no}.</Typography>
+        )}
+        <Typography>{technique.what}</Typography>
+        <Typography>
+          {capitalised(phaseWords[technique.phase])}, {layerWord(technique)}, {mediumWords[technique.medium]};{" "}
+          {technique.positions.length === 0
+            ? "in any position"
+            : technique.positions.map((each) => positionName[each].toLowerCase()).join(" or ")}
+          ; {technique.minutes.least}–{technique.minutes.ideal * rulebook.stretch} min{technique.sided ? " a side" : ""}
+          , usually {technique.minutes.ideal},{" "}
+          {passesOf(technique) === 1 ? "one pass" : `${passesOf(technique)} passes`}; about {technique.pressure} of 10.
+        </Typography>
+        {reach.length > 0 && (
+          <Typography>
+            <strong>Reaches</strong>{" "}
+            {reach
+              .slice(0, shownStructures)
+              .map(
+                ({ structure, share }) => `${structureOf(structure)!.name.toLowerCase()} ${Math.round(100 * share)} %`,
+              )
+              .join(", ")}
+            {reach.length > shownStructures && ` and ${reach.length - shownStructures} more`}, at the{" "}
+            {placeNames([...new Set(reach.flatMap(({ places }) => places))].slice(0, 5))} (
+            {[...new Set(technique.doses.map(({ region }) => regionName(region).toLowerCase()))].join(", ")}).
+          </Typography>
+        )}
+        <Typography>
+          <strong>Your hands:</strong> {loadWord(technique) || "no load worth counting"}. <strong>Stop when</strong>{" "}
+          {technique.stopWhen}.
+        </Typography>
+        {needs && (
+          <Typography>
+            <strong>Needs first</strong>, in the same session:{" "}
+            {covers.length > 0 ? `one of ${list(covers)}` : "the layer above it softened"}.
+          </Typography>
+        )}
+        {prepared.length > 0 && (
+          <Typography>
+            <strong>Prepares</strong> {list(prepared)}.
+          </Typography>
+        )}
+        {(tags.length > 0 || technique.consent) && (
+          <Typography>
+            <strong>Mind:</strong>{" "}
+            {[...(technique.consent ? ["consent for a sensitive area, every time"] : []), ...tags].join(", ")}.
+          </Typography>
+        )}
+        {others.length > 0 && choose && (
+          <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center" }}>
+            <strong>What else does this:</strong>
+            {others.map(({ technique: other, share }) => (
+              <Button key={other.key} size="small" variant="outlined" color="inherit" onClick={() => choose(other.key)}>
+                {other.name}{" "}
+                <Fine component="span" sx={{ ml: 0.75 }}>
+                  {Math.round(100 * share)} % the same
+                </Fine>
+              </Button>
+            ))}
+          </Box>
+        )}
+      </Box>
+    </Box>
+  );
+}
