@@ -66,9 +66,6 @@ async function main() {
     await page.getByRole("slider", { name: "Peel to layer" }).press("ArrowLeft");
     await page.getByLabel("What you feel, in one line").fill("l qu lu 2 band t4 bind head");
   });
-  await shot("points", `${ruben}/assess/points`, () =>
-    page.getByRole("button", { name: "Show where it is felt" }).click(),
-  );
   await shot("scars", `${ruben}/assess/scars`);
   await shot("arc", `${maribel}/assess/arc?visit=3`, async () => {
     await page.getByRole("button", { name: /^Third of three/ }).click();
@@ -76,6 +73,7 @@ async function main() {
     await page.waitForTimeout(3000);
   });
   await shot("bones", `${maribel}/assess/bones?visit=1`);
+  await shot("reading", `${ruben}/reading`);
   await shot("path", `${ruben}/path`, () =>
     page
       .getByRole("complementary")
@@ -84,7 +82,7 @@ async function main() {
       .click(),
   );
   await shot("change", `${ruben}/change?from=1-before&to=5-before`);
-  await shot("library", "/library");
+  await shot("library", "/library?q=psoas&open=psoas-wait");
   await shot("trainer", "/practice/trainer", async () => {
     await page.getByRole("button", { name: "Begin" }).click();
     await page.getByText(/Hands on, and hold/).waitFor();
