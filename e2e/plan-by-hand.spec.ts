@@ -1,5 +1,6 @@
+import { randomUUID } from "node:crypto";
 import { expect, test } from "@playwright/test";
-import { newClient, readyToWork, signIn } from "./before";
+import { newClient, readyToWork, send, signIn } from "./before";
 import { accessible } from "./helpers";
 
 test("a plan is bent by hand: what a change breaks is read, repaired around, undone, and kept", async ({ page }) => {
@@ -52,4 +53,20 @@ test("a plan is bent by hand: what a change breaks is read, repaired around, und
   await page.reload();
   await expect(panel).toContainText(name);
   await expect(bar).toHaveCount(0);
+
+  // what comes after is worked into what is to come, each difference with its reason, and kept when it was read
+  const own = { kind: "own", structure: "quadratus-lumborum", side: "both", weight: 3, minutes: 20 };
+  expect(
+    (await send(page, `${home}/reading`, { key: `own-${randomUUID()}`, body: own, was: null })).status,
+  ).toBeLessThan(300);
+  await page.reload();
+  const since = page.getByRole("alert").filter({ hasText: "Since the series was solved" });
+  await expect(since).toContainText("1 target is new: quadratus lumborum");
+  await since.getByRole("button", { name: "Adapt what is to come" }).click();
+  await expect(bar.getByRole("status")).toContainText(/changed: .*gained, every rule kept/, { timeout: 60_000 });
+  await expect(bar.getByRole("list", { name: "What differs from the plan in force" })).toContainText("You added it.");
+  await accessible(page);
+  await bar.getByRole("button", { name: "Keep this plan" }).click();
+  await expect(bar).toHaveCount(0);
+  await expect(since).toHaveCount(0);
 });

@@ -3,9 +3,12 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useMemo } from "react";
 import { differences, differenceWords, weigh } from "~core/series/edit";
+import { differenceWithReason, type Solved } from "~core/series/since";
 import type { PlanInput, PlannedSession } from "~core/series/plan";
 import { counted } from "~core/words";
 import { Fine } from "~app/ui/fine";
+
+const shownChanges = 12;
 
 /** What changes by hand cost and break, before they are kept; and the ways on: back, repaired, kept, dropped. */
 export function EditBar({
@@ -17,6 +20,7 @@ export function EditBar({
   drop,
   repair,
   keep,
+  solved,
   busy,
 }: {
   input: PlanInput;
@@ -28,12 +32,25 @@ export function EditBar({
   drop: () => void;
   repair: () => void;
   keep: () => void;
+  /** What the plan in force was solved for; given where a plan is offered, and each difference has a reason to be read. */
+  solved: Solved | undefined;
   busy: boolean;
 }) {
   const weighed = useMemo(() => sessions && weigh(input, force, sessions), [input, force, sessions]);
   const changes = useMemo(
     () => (sessions ? differences(force, sessions, input.done.length) : []),
     [force, sessions, input],
+  );
+  const lines = useMemo(
+    () =>
+      changes
+        .slice(0, shownChanges)
+        .map((each) =>
+          solved && sessions
+            ? differenceWithReason(input, solved, sessions, each)
+            : { what: differenceWords(each), why: undefined },
+        ),
+    [changes, input, sessions, solved],
   );
   const standing = weighed?.standing ?? [];
   // what the change breaks comes first
@@ -82,10 +99,12 @@ export function EditBar({
       )}
       {changes.length > 0 && (
         <Box component="ul" aria-label="What differs from the plan in force" sx={{ m: 0, mt: 1, pl: 2.5 }}>
-          {changes.slice(0, 12).map((each) => (
-            <li key={differenceWords(each)}>{differenceWords(each)}</li>
+          {lines.map(({ what, why }) => (
+            <li key={what}>
+              {what}. {why && <Fine component="span">{why}</Fine>}
+            </li>
           ))}
-          {changes.length > 12 && <li>And {changes.length - 12} more.</li>}
+          {changes.length > shownChanges && <li>And {changes.length - shownChanges} more.</li>}
         </Box>
       )}
       {weighed && (

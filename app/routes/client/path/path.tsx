@@ -12,6 +12,7 @@ import { repairStability, usualStability } from "~core/series/draft";
 import { differences } from "~core/series/edit";
 import { breaches } from "~core/series/rules";
 import { scoreOf } from "~core/series/score";
+import { sinceSolved, sinceWords } from "~core/series/since";
 import { daysWorked, sessionDays } from "~core/series/dates";
 import { isActive } from "~core/screening/outcome";
 import { templateOf } from "~core/series/template";
@@ -192,6 +193,20 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
       ...repairStability,
     });
   };
+  // what came since is worked into what is to come: most of it stays, and nothing is kept before it was read
+  const since = useMemo(
+    () => (loaderData.plan ? sinceWords(sinceSolved(loaderData.plan, input)) : []),
+    [loaderData.plan, input],
+  );
+  const [adapting, setAdapting] = useState(false);
+  const adapt = () => {
+    if (!loaderData.plan) return;
+    setAdapting(true);
+    solver.start(input, (found) => byHand.replace(found.sessions), {
+      kept: loaderData.plan.sessions,
+      ...usualStability,
+    });
+  };
   // While solving, the best plan so far is shown; then what was changed by hand; else the one that was saved.
   const handmade = useMemo(
     (): Plan | undefined => changed && { sessions: changed, score: scoreOf(input, changed) },
@@ -257,6 +272,23 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
             {broken.length > 1 && ` And ${broken.length - 1} more.`}
           </Alert>
         )}
+        {since.length > 0 &&
+          refer.length === 0 &&
+          broken.length === 0 &&
+          !changed &&
+          solver.state.kind !== "solving" && (
+            <Alert
+              severity="info"
+              sx={{ mb: 2, flexWrap: "wrap", "& .MuiAlert-message": { flex: "1 1 300px" } }}
+              action={
+                <Button color="inherit" sx={{ whiteSpace: "nowrap" }} disabled={saver.state !== "idle"} onClick={adapt}>
+                  Adapt what is to come
+                </Button>
+              }
+            >
+              Since the series was solved: {since.join(" ")}
+            </Alert>
+          )}
         <Solving state={solver.state} cancel={solver.cancel} />
         {answer?.breaches && (
           <Alert severity="error" sx={{ mb: 2 }}>
@@ -281,9 +313,13 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
             sessions={changed}
             undo={byHand.undo}
             redo={byHand.redo}
-            drop={byHand.drop}
+            drop={() => {
+              setAdapting(false);
+              byHand.drop();
+            }}
             repair={repair}
             keep={() => save({ template, settings }, handmade!)}
+            solved={adapting ? loaderData.plan : undefined}
             busy={solver.state.kind === "solving" || saver.state !== "idle"}
           />
         )}

@@ -1,0 +1,79 @@
+import { exampleInput } from "../test/plan-inputs";
+import { differences } from "./edit";
+import { usualStability } from "./draft";
+import type { PlanInput, PlannedSession } from "./plan";
+import { breaches } from "./rules";
+import { differenceWithReason, sinceSolved, sinceWords, whyDifferent } from "./since";
+import { solve } from "./solve";
+
+const input: PlanInput = { ...exampleInput, template: "five-step" };
+const plan = solve(input, { seed: 1, moves: 6000 })!;
+const solved = { sessions: plan.sessions, targets: input.targets };
+/** The first session as it went: all but two of its steps. */
+const middle = plan.sessions[0]!.steps.slice(2, 4).map(({ technique }) => technique);
+const worked: PlannedSession = {
+  steps: plan.sessions[0]!.steps.filter(({ technique }) => !middle.includes(technique)),
+};
+const [first, second, ...rest] = input.targets;
+const fresh = {
+  ...first!,
+  id: "new",
+  name: "Left piriformis",
+  structures: ["piriformis"],
+  side: "L" as const,
+  weight: 3,
+  because: "Left piriformis, graded 3 of 3 at visit 1.",
+};
+const later: PlanInput = {
+  ...input,
+  done: [worked],
+  targets: [{ ...first!, weight: first!.weight / 2 }, ...rest, fresh],
+};
+
+describe("what came since a plan was solved", () => {
+  it("is nothing where nothing did, also where a weight was read a little differently", () => {
+    expect(sinceWords(sinceSolved(solved, input))).toEqual([]);
+    const near = input.targets.map((target) => ({ ...target, weight: 1.1 * target.weight }));
+    expect(sinceWords(sinceSolved(solved, { ...input, targets: near }))).toEqual([]);
+    expect(sinceWords(sinceSolved(solved, { ...input, done: [plan.sessions[0]!] }))).toEqual([]);
+  });
+
+  it("is what is new, met, lighter, and what was left out at the table", () => {
+    const since = sinceSolved(solved, later);
+    expect(since.fresh.map(({ id }) => id)).toEqual(["new"]);
+    expect(since.met.map(({ id }) => id)).toEqual([second!.id]);
+    expect(since.lighter.map(({ id }) => id)).toEqual([first!.id]);
+    expect(since.heavier).toEqual([]);
+    expect(since.skipped).toEqual([{ session: 0, techniques: middle }]);
+    expect(sinceWords(since)).toEqual([
+      "1 target is new: left piriformis.",
+      `1 target asks for nothing any more: ${second!.name.toLowerCase()}.`,
+      `1 target weighs less: ${first!.name.toLowerCase()}.`,
+      expect.stringMatching(/^Session 1: 2 steps not worked \(/),
+    ]);
+  });
+
+  it("adapts what is to come: lawful, better for what is found now, most of it as it was, each difference with its reason", () => {
+    const adapted = solve(later, { seed: 1, moves: 6000 }, undefined, { kept: plan.sessions, ...usualStability })!;
+    expect(breaches(later, adapted.sessions)).toEqual([]);
+    expect(adapted.sessions[0]).toEqual(worked);
+    const changed = differences(plan.sessions, adapted.sessions, 1);
+    expect(changed.length).toBeGreaterThan(0);
+    const kept = plan.sessions.slice(1).flatMap(({ steps }) => steps).length;
+    expect(changed.filter(({ kind }) => kind === "gone").length).toBeLessThan(kept / 2);
+    const lines = changed.map((each) => differenceWithReason(later, solved, adapted.sessions, each));
+    for (const { what, why } of lines) {
+      expect(what).not.toBe("");
+      expect(why).toMatch(/[.:]/);
+    }
+    expect(lines.some(({ why }) => why.includes("Left piriformis"))).toBe(true);
+  });
+
+  it("says what asks for less of a step that goes, and that minutes do more elsewhere where nothing does", () => {
+    const gone = (technique: string) =>
+      whyDifferent(later, solved, later.done, { kind: "gone", technique, session: 1, minutes: 3 });
+    const reasons = plan.sessions[1]!.steps.map(({ technique }) => gone(technique));
+    expect(reasons.some((why) => why.startsWith("Less is asked of"))).toBe(true);
+    expect(gone("rise-slowly")).toBe("Its minutes do more elsewhere now.");
+  });
+});
