@@ -1,9 +1,12 @@
 import fc from "fast-check";
+import { regionKeys } from "../anatomy/regions";
+import { catalogue } from "../techniques/catalogue";
 import { exampleInput, smallInput } from "../test/plan-inputs";
 import { quickPlan } from "../test/quick-plan";
 import { fit } from "./deal-minutes";
 import { Draft } from "./draft";
-import { halves, type PlanInput } from "./plan";
+import { halves, type PlanInput, type PlannedSession } from "./plan";
+import { opensRegion, rulebook } from "./rulebook";
 import { scoreOf } from "./score";
 import { searchSpace } from "./search-space";
 
@@ -114,24 +117,42 @@ describe("a plan in the making", () => {
       for (const [c, choice] of room.choices.entries()) if (choice.deep) expect(draft.mayJoin(s, c)).toBe(false);
   });
 
+  it("adds up what was worked before it is cut to half minutes: 3 × 2.8 min have opened a region", () => {
+    const outer = catalogue.filter((technique) => opensRegion(technique, "belly")).slice(0, 3);
+    const worked = (minutes: number): PlannedSession => ({
+      steps: outer.map(({ key, sided }) => ({
+        technique: key,
+        position: "supine",
+        minutes: sided ? { L: minutes / 2, R: minutes / 2 } : { mid: minutes },
+      })),
+    });
+    const opened = (minutes: number) =>
+      searchSpace({ ...exampleInput, done: [worked(minutes)] }).openedBefore[regionKeys.indexOf("belly")];
+    expect(outer).toHaveLength(3);
+    expect(opened(2.8)).toBe(2 * rulebook.opened);
+    expect(opened(2.6)).toBe(2 * rulebook.opened - 1);
+  });
+
   it("prices what differs from a kept plan: a new step, and every half minute that is re-timed", () => {
     const plan = quickPlan(smallInput)!;
-    const stability = { kept: plan, newStep: 0.5, retimed: 0.05 };
+    const stability = { kept: plan, newStep: 0.5, goneStep: 0.5, retimed: 0.05 };
     const [free, priced] = [new Draft(searchSpace(smallInput)), new Draft(searchSpace(smallInput), stability)];
     for (const draft of [free, priced]) fill(draft, plan);
-    expect(priced.worth).toBeCloseTo(free.worth, 9);
+    // with every step of the kept plan in, the price of what is gone is earned back
+    const gone = free.worth - priced.worth;
+    expect(gone).toBeCloseTo(-0.5 * plan.flatMap(({ steps }) => steps).length, 9);
     const { in: list, half, room } = priced.held[0]!;
     const timed = list.find((c) => half[2 * c]! > room.choices[c]!.least)!;
     for (const draft of [free, priced]) draft.set(0, 2 * timed, draft.held[0]!.half[2 * timed]! - 1);
-    expect(free.worth - priced.worth).toBeCloseTo(0.05, 9);
-    // leaving a step out costs nothing by itself; bringing in one that the kept plan does not have does
+    expect(free.worth - priced.worth - gone).toBeCloseTo(0.05, 9);
+    // a step of the kept plan that goes, and one that it does not have, cost their price
     const out = list.find((c) => c !== timed && room.choices[c]!.kind === "middle")!;
     for (const draft of [free, priced]) draft.leave(0, out);
-    expect(free.worth - priced.worth).toBeCloseTo(0.05, 9);
+    expect(free.worth - priced.worth - gone).toBeCloseTo(0.55, 9);
     const had = new Set(plan[0]!.steps.map((step) => step.technique));
     const fresh = room.choices.findIndex(({ technique }, c) => !had.has(technique.key) && priced.mayJoin(0, c));
     for (const draft of [free, priced]) draft.join(0, fresh);
-    expect(free.worth - priced.worth).toBeCloseTo(0.55, 9);
+    expect(free.worth - priced.worth - gone).toBeCloseTo(1.05, 9);
   });
 });
 

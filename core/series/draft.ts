@@ -4,17 +4,20 @@ import { halves } from "./plan";
 import { rulebook } from "./rulebook";
 import type { Choice, Item, Room, SearchSpace, Stance } from "./search-space";
 
-/** What a kept plan is worth when another is looked for: points for a step that is new, and for a re-timed half minute. */
-export type Stability = { kept: readonly PlannedSession[]; newStep: number; retimed: number };
+/**
+ * What a kept plan is worth when another is looked for: points for a step that is new, for one of its own that is gone, and for
+ * a re-timed half minute. Without a price for what goes, steps that serve little would drop out by themselves.
+ */
+export type Stability = { kept: readonly PlannedSession[]; newStep: number; goneStep: number; retimed: number };
 
 /** Enough that near-equal plans stay as they are, and little beside what a better one gains (tried on the bench). */
-export const usualStability = { newStep: 0.05, retimed: 0.005 } as const;
+export const usualStability = { newStep: 0.05, goneStep: 0.05, retimed: 0.005 } as const;
 
 /**
  * A repair changes a step only where a rule asks for it. Tried on the example: one to four further steps come or go, none is
  * re-timed; at a quarter of these prices three to six, and up to three re-timed.
  */
-export const repairStability = { newStep: 4, retimed: 0.3 } as const;
+export const repairStability = { newStep: 4, goneStep: 4, retimed: 0.3 } as const;
 
 const regionCount = regionKeys.length;
 const openedAsked = halves(rulebook.opened);
@@ -206,7 +209,12 @@ export class Draft {
     for (let r = 0, left = choice.strong; left; r++, left >>= 1) if (left & 1) held.strong[r]! += by;
     for (let r = 0, left = choice.deep; left; r++, left >>= 1) if (left & 1) held.deep[r]! += by;
     this.usesLeft[choice.id]! -= by;
-    if (held.kept && held.kept[2 * c]! < 0) this.total -= by * this.stability!.newStep;
+    if (held.kept) this.total += by * (this.isKept(held, c) ? this.stability!.goneStep : -this.stability!.newStep);
+  }
+
+  /** Whether the kept plan has this step in its session. */
+  private isKept({ kept, room }: Held, c: number): boolean {
+    return room.choices[c]!.sides.some((_, k) => kept![2 * c + k]! >= 0);
   }
 
   private time(s: number, part: number, half: number): void {

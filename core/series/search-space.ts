@@ -132,11 +132,12 @@ export function searchSpace(input: PlanInput): SearchSpace {
     return { third, first: first!, second: second!, last: last!, start: delivered(item, input.done), complaint: false };
   });
   const used = new Map<string, number>();
-  const openedBefore = new Int32Array(regionKeys.length);
+  // worked minutes are no half minutes: they are added up before they are cut to any
+  const openedMinutes = new Float64Array(regionKeys.length);
   for (const step of input.done.flatMap((session) => session.steps)) {
     used.set(step.technique, (used.get(step.technique) ?? 0) + 1);
     regionKeys.forEach((region, r) => {
-      if (opensRegion(techniqueOf(step.technique), region)) openedBefore[r]! += halves(minutesOf(step.minutes));
+      if (opensRegion(techniqueOf(step.technique), region)) openedMinutes[r]! += minutesOf(step.minutes);
     });
   }
   const ids = new Map<string, number>();
@@ -238,7 +239,7 @@ export function searchSpace(input: PlanInput): SearchSpace {
     rooms,
     items,
     usesLeft: Int16Array.from(usesLeft),
-    openedBefore,
+    openedBefore: Int32Array.from(openedMinutes, halves),
     strongBefore: bits((region) => last?.steps.some((step) => strongIn(techniqueOf(step.technique), region)) ?? false),
     band: 2 * rulebook.frontBack * 2 * input.tableMinutes,
   };
