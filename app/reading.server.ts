@@ -2,7 +2,8 @@ import type { Client } from "~core/client";
 import { evidenceOf, type Evidence, type Known } from "~core/reading/evidence";
 import { chosenTargets, leastForWork, withPatterns, type Choice } from "~core/reading/pattern-targets";
 import { patterns } from "~core/reading/patterns";
-import { readBody, type BodyReading } from "~core/reading/reading";
+import type { NextCheck } from "~core/reading/next-check";
+import { nextBest, readBody, type BodyReading } from "~core/reading/reading";
 import type { Target } from "~core/reading/target";
 import { targetsFrom } from "~core/reading/targets";
 import { bonesAfter } from "~core/light-touch/bones";
@@ -55,13 +56,14 @@ export async function knownOf(tx: Tx, client: Client, visits: readonly Visit[]):
 
 const signs = [...new Set(patterns.flatMap(({ shows }) => [...shows.keys()]))];
 
-const kept = new PracticeCache<{ findings: string; body: BodyReading }>(200);
+const kept = new PracticeCache<{ findings: string; body: BodyReading; next: () => NextCheck[] }>(200);
 
 /** What the findings suggest together, what was decided of it, and the targets that follow. */
 export type ReadingOfClient = {
   evidence: Evidence[];
-  excluded: Set<string>;
   body: BodyReading;
+  /** What to look at next; weighed when it is asked for. */
+  next: () => NextCheck[];
   choices: Choice[];
   /** Patterns that ask for work: supported well enough, or taken up. */
   working: ReadonlySet<string>;
@@ -77,18 +79,25 @@ export async function readingOf(tx: Tx, client: Client, visits: readonly Visit[]
   const evidence = evidenceOf(known, signs);
   // weighed anew only where what was found, or ruled out, is another
   const findings = JSON.stringify([[...excluded].sort(), evidence]);
-  const { body } = await kept.of(
+  const { body, next } = await kept.of(
     tx,
     client.id,
-    () => ({ findings, body: readBody(evidence, excluded) }),
+    () => {
+      let checks: NextCheck[] | undefined;
+      return {
+        findings,
+        body: readBody(evidence, excluded),
+        next: () => (checks ??= nextBest(evidence, excluded)),
+      };
+    },
     (last) => last.findings === findings,
   );
   const working = body.suggestions.filter(({ pattern, support }) => support >= leastForWork || taken.has(pattern.id));
   const found = targetsFrom(known.restrictions, known.readings, known.table, known.moved, known.heard);
   return {
     evidence,
-    excluded,
     body,
+    next,
     choices,
     working: new Set(working.map(({ pattern }) => pattern.id)),
     targets: chosenTargets(withPatterns(found, working), choices),

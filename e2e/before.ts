@@ -63,3 +63,18 @@ export async function readyToWork(page: Page, home: string) {
     expect((await send(page, `${home}/intake/consent`, consent)).status).toBe(200);
   }
 }
+
+/** Solves a series by another template than the usual one, in the dialog of the path; the solver is left to its work. */
+export async function solveBy(page: Page, home: string, template: RegExp | string, bookedMinutes?: number) {
+  await page.goto(`${home}/path`);
+  await expect(async () => {
+    await page.getByRole("button", { name: "Change series" }).click({ timeout: 1000 });
+    await expect(page.getByRole("dialog")).toBeVisible({ timeout: 1000 });
+  }).toPass();
+  await page.getByLabel("Template").click();
+  await page.getByRole("option", { name: template }).click();
+  // a list that fades out takes clicks
+  await expect(page.getByRole("listbox")).toHaveCount(0);
+  if (bookedMinutes !== undefined) await page.getByLabel("Booked minutes").fill(String(bookedMinutes));
+  await page.getByRole("button", { name: "Solve with these" }).click();
+}

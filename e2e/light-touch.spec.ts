@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { expect, test, type Page } from "@playwright/test";
-import { firstVisit, inKiln, newClient, readyToWork, send, signIn } from "./before";
+import { firstVisit, inKiln, newClient, readyToWork, send, signIn, solveBy } from "./before";
 import { accessible } from "./helpers";
 
 /** The hold that is worked, and its one big button. */
@@ -83,16 +83,7 @@ test("an arc is planned over three visits, run by one key, and what was held ent
   const home = await newClient(page, "Planned Arc");
   await firstVisit(home.split("/").at(-1)!);
   await readyToWork(page, home);
-  await page.goto(`${home}/path`);
-  await expect(async () => {
-    await page.getByRole("button", { name: "Change series" }).click({ timeout: 1000 });
-    await expect(page.getByRole("dialog")).toBeVisible({ timeout: 1000 });
-  }).toPass();
-  await page.getByLabel("Template").click();
-  await page.getByRole("option", { name: "Light-touch arc over three visits" }).click();
-  await expect(page.getByRole("listbox")).toHaveCount(0);
-  await page.getByLabel("Booked minutes").fill("60");
-  await page.getByRole("button", { name: "Solve with these" }).click();
+  await solveBy(page, home, "Light-touch arc over three visits", 60);
   const panel = page.getByRole("complementary", { name: "Chosen session" });
   await expect(panel).toContainText("Listening at the stations", { timeout: 30_000 });
   await expect(panel).toContainText("Listening again");
@@ -230,15 +221,7 @@ test("after a lumbar puncture last week no hold of cranial work is begun, and th
   expect(refused).toMatchObject({ status: 422, text: expect.stringContaining("cranial work waits") });
 
   // nor is it planned: of the third visit nothing would be left, and that is said
-  await page.goto(`${home}/path`);
-  await expect(async () => {
-    await page.getByRole("button", { name: "Change series" }).click({ timeout: 1000 });
-    await expect(page.getByRole("dialog")).toBeVisible({ timeout: 1000 });
-  }).toPass();
-  await page.getByLabel("Template").click();
-  await page.getByRole("option", { name: "Light-touch arc over three visits" }).click();
-  await expect(page.getByRole("listbox")).toHaveCount(0);
-  await page.getByRole("button", { name: "Solve with these" }).click();
+  await solveBy(page, home, "Light-touch arc over three visits");
   await expect(page.getByRole("alert")).toContainText(
     /session 3: nothing of its arc is left to be worked: lumbar puncture.*cranial work waits/,
     { timeout: 20_000 },

@@ -1,19 +1,13 @@
 import { randomUUID } from "node:crypto";
 import { expect, test } from "@playwright/test";
-import { newClient, readyToWork, send, signIn } from "./before";
+import { newClient, readyToWork, send, signIn, solveBy } from "./before";
 import { accessible } from "./helpers";
 
 test("a plan is bent by hand: what a change breaks is read, repaired around, undone, and kept", async ({ page }) => {
   await signIn(page);
   const home = await newClient(page, "Own Series");
   await readyToWork(page, home);
-  await page.goto(`${home}/path`);
-  await page.getByRole("button", { name: "Change series" }).click();
-  await page.getByLabel("Template").click();
-  await page.getByRole("option", { name: /^Three-step/ }).click();
-  // a list that fades out takes clicks
-  await expect(page.getByRole("listbox")).toHaveCount(0);
-  await page.getByRole("button", { name: "Solve with these" }).click();
+  await solveBy(page, home, /^Three-step/);
   await expect(page.getByText(/better is possible/)).toBeVisible({ timeout: 60_000 });
 
   const panel = page.getByRole("complementary", { name: "Chosen session" });

@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { expect, test } from "@playwright/test";
-import { firstVisit, newClient, readyToWork, send, signIn } from "./before";
+import { firstVisit, newClient, readyToWork, send, signIn, solveBy } from "./before";
 import { accessible } from "./helpers";
 
 const answer = (check: string, value: number) => ({
@@ -60,14 +60,7 @@ test("findings suggest a pattern with its reasons; it is ruled out, taken back, 
   // the plan is solved from these, and each step leads back to what speaks for it
   await page.goto(`${home}/path`);
   await expect(page.getByText("You added it.")).toBeVisible();
-  await expect(async () => {
-    await page.getByRole("button", { name: "Change series" }).click({ timeout: 1000 });
-    await expect(page.getByRole("dialog")).toBeVisible({ timeout: 1000 });
-  }).toPass();
-  await page.getByLabel("Template").click();
-  await page.getByRole("option", { name: /^Three-step/ }).click();
-  await expect(page.getByRole("listbox")).toHaveCount(0);
-  await page.getByRole("button", { name: "Solve with these" }).click();
+  await solveBy(page, home, /^Three-step/);
   await expect(page.getByText(/it is proven that no plan/)).toBeVisible({ timeout: 60_000 });
   await page.goto(`${home}/reading`);
   await expect(targets.getByText(/^In the plan: session \d/).first()).toBeVisible();

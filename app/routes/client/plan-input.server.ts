@@ -7,7 +7,7 @@ import type { Judged } from "~core/screening/outcome";
 import { foldRun } from "~core/session/fold";
 import { workedAt } from "~core/session/worked";
 import type { Client } from "~core/client";
-import { readingOf } from "~app/reading.server";
+import { readingOf, type ReadingOfClient } from "~app/reading.server";
 import type { Tx } from "~data/database";
 import type { Series, SeriesSettings } from "~data/series";
 import { eventsOfVisits } from "~data/session-events";
@@ -43,6 +43,8 @@ export async function planInputOf(
   template: string,
   settings: SeriesSettings,
   judged: readonly Judged[],
+  /** What the findings suggest, where it is known already. */
+  reading?: ReadingOfClient,
 ): Promise<PlanInput> {
   const visits = await listVisits(tx, client.id);
   const done = await workedSessions(tx, visits, series);
@@ -50,7 +52,7 @@ export async function planInputOf(
     template,
     tableMinutes: tableMinutesOf(settings.bookedMinutes),
     // what was left out of the reading is no target of the plan
-    targets: (await readingOf(tx, client, visits)).targets.filter(({ weight }) => weight > 0),
+    targets: (reading ?? (await readingOf(tx, client, visits))).targets.filter(({ weight }) => weight > 0),
     complaintRegion: client.complaintRegion,
     pressureCeiling: client.pressureCeiling,
     thumbBudget: settings.thumbBudget,

@@ -7,7 +7,7 @@ import { data, Link, useFetcher, useLocation } from "react-router";
 import type { Route } from "./+types/reading";
 import { patternOf } from "~core/reading/patterns";
 import { leastForWork, type Choice } from "~core/reading/pattern-targets";
-import { nextBest, type BodyReading } from "~core/reading/reading";
+import type { BodyReading } from "~core/reading/reading";
 import { capitalised } from "~core/words";
 import { stepsFor } from "~core/series/explain";
 import { readingOf } from "~app/reading.server";
@@ -29,7 +29,8 @@ export function loader({ params, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx, practitioner }) => {
     const client = await getClient(tx, params.clientId);
     const visits = await listVisits(tx, client.id);
-    const { evidence, excluded, body, choices, working, targets } = await readingOf(tx, client, visits);
+    const reading = await readingOf(tx, client, visits);
+    const { evidence, body, choices, working, targets } = reading;
     const series = await seriesOf(tx, client.id);
     const input =
       series?.plan &&
@@ -40,6 +41,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
         series.template,
         series.settings,
         await judgedOf(tx, client, practitioner),
+        reading,
       ));
     return {
       clientId: client.id,
@@ -51,7 +53,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
       })),
       unexplained: body.unexplained,
       tied: body.tied,
-      next: nextBest(evidence, excluded).slice(0, 4),
+      next: reading.next().slice(0, 4),
       choices,
       working: [...working],
       targets,
