@@ -2,11 +2,13 @@ import * as Comlink from "comlink";
 import type { Stability } from "~core/series/draft";
 import type { Plan, PlanInput } from "~core/series/plan";
 import { solve, type Effort } from "~core/series/solve";
+import { thumbCurve, type CurvePoint } from "~core/series/thumb-curve";
 
 /** Looks for a series away from the screen's thread. It blocks this thread: cancelling means ending the worker. */
 const solver = {
   solve: (input: PlanInput, effort: Effort, improved: (plan: Plan, share: number) => void, stability?: Stability) =>
     solve(input, effort, improved, stability),
+  curve: (input: PlanInput, told: (point: CurvePoint) => void) => thumbCurve(input, told),
 };
 
 export type SeriesWorker = typeof solver;

@@ -210,7 +210,7 @@ function Row({
       <Box
         sx={{
           display: "grid",
-          gridTemplateColumns: { xs: "1fr auto", md: "minmax(0,1fr) 140px 130px 110px 150px 96px" },
+          gridTemplateColumns: { xs: "1fr auto", lg: "minmax(0,1fr) 140px 130px 110px 150px 96px" },
           columnGap: 2,
           alignItems: "baseline",
         }}
@@ -237,7 +237,7 @@ function Row({
           </Box>
           <Fine component="span">{no ? `Out today: ${no}` : technique.what}</Fine>
         </Box>
-        <Box sx={{ display: { xs: "none", md: "flex" }, alignItems: "center", gap: 1, fontSize: 14.5 }}>
+        <Box sx={{ display: { xs: "none", lg: "flex" }, alignItems: "center", gap: 1, fontSize: 14.5 }}>
           <Box
             sx={(t) => ({
               width: 12,
@@ -249,15 +249,15 @@ function Row({
           />
           {layerWord(technique)}
         </Box>
-        <Typography sx={{ fontSize: 14.5, display: { xs: "none", md: "block" } }}>
+        <Typography sx={{ fontSize: 14.5, display: { xs: "none", lg: "block" } }}>
           {technique.positions.length === 0
             ? "any position"
             : technique.positions.map((each) => positionName[each].toLowerCase()).join(", ")}
         </Typography>
-        <Typography sx={{ fontSize: 14.5, display: { xs: "none", md: "block" } }}>
+        <Typography sx={{ fontSize: 14.5, display: { xs: "none", lg: "block" } }}>
           {technique.minutes.ideal} ({technique.minutes.least}) min{technique.sided ? " a side" : ""}
         </Typography>
-        <Fine sx={{ display: { xs: "none", md: "block" } }}>
+        <Fine sx={{ display: { xs: "none", lg: "block" } }}>
           {technique.pressure} of 10{loadWord(technique) && `; ${loadWord(technique)}`}
         </Fine>
         <Box>

@@ -390,6 +390,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
         <SettingsDialog
           template={template}
           settings={settings}
+          input={input}
           close={() => setEditing(false)}
           apply={(next) => {
             setEditing(false);

@@ -10,17 +10,22 @@ import { useState } from "react";
 import { templates } from "~core/series/template";
 import type { SeriesSettings } from "~data/series";
 import { validate, type FieldErrors } from "~app/validation";
+import type { PlanInput } from "~core/series/plan";
 import { settingsSchema } from "./series-form";
+import { ThumbCost } from "./thumb-cost";
 
 /** Template, minutes, dates and hands: what a series is solved within. */
 export function SettingsDialog({
   template,
   settings,
+  input,
   close,
   apply,
 }: {
   template: string;
   settings: SeriesSettings;
+  /** What the series in force is solved from. */
+  input: PlanInput;
   close: () => void;
   apply: (next: { template: string; settings: SeriesSettings }) => void;
 }) {
@@ -84,6 +89,13 @@ export function SettingsDialog({
           "thumbBudget",
           "Thumb budget per session",
           "Load (0–3) times minutes that your thumbs take in one session.",
+        )}
+        {chosen === template && (
+          <ThumbCost
+            input={{ ...input, thumbBudget: settings.thumbBudget }}
+            chosen={Number(values.thumbBudget)}
+            choose={(budget) => setValues({ ...values, thumbBudget: String(budget) })}
+          />
         )}
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>

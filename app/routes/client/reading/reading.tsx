@@ -137,7 +137,7 @@ export default function Reading({ loaderData }: Route.ComponentProps) {
         {suggestions.length === 0 ? (
           <Empty title={found === 0 ? "Look first" : "It fits no pattern"}>
             {found === 0
-              ? "Stand, Table, Move and Touch say what there is; what the client told counts, too. The check that would tell most comes first on the right."
+              ? "Stand, Table, Move and Touch say what there is; what the client told counts, too. The check that would tell most comes first of those to look at next."
               : "What was found is worked by its own targets below. A pattern shows once its signs come together."}
           </Empty>
         ) : (

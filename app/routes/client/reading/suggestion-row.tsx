@@ -122,13 +122,14 @@ export function SuggestionRow({
 }
 
 const shownPieces = 8;
-/** Log odds beyond which a piece is drawn no longer. */
-const fullShare = 3;
+/** Log odds that are drawn in full length, where no finding has a larger part. */
+const leastFull = 1;
 
 /** Findings with their part in it: as long as the log odds would fall without them. */
 function Pieces({ title, pieces, sign }: { title: string; pieces: readonly Piece[]; sign: "+" | "−" }) {
   const { tokens } = useTheme();
   if (pieces.length === 0) return null;
+  const full = Math.max(leastFull, ...pieces.map(({ share }) => Math.abs(share)));
   const colour = sign === "+" ? tokens.moss : tokens.clay;
   return (
     <Box component="section" aria-label={title} sx={{ mt: 1 }}>
@@ -141,7 +142,7 @@ function Pieces({ title, pieces, sign }: { title: string; pieces: readonly Piece
             sx={{ display: "grid", gridTemplateColumns: "64px minmax(0, 1fr)", columnGap: 1.5, alignItems: "center" }}
           >
             <svg width={60} height={8} aria-hidden>
-              <rect width={60 * Math.min(1, Math.abs(share) / fullShare)} height={8} rx={2} fill={colour} />
+              <rect width={(60 * Math.abs(share)) / full} height={8} rx={2} fill={colour} />
             </svg>
             <span>
               {evidence.ratio > 1 ? evidence.name : `Not: ${evidence.name.toLowerCase()}`}{" "}
