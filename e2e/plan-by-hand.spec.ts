@@ -63,4 +63,13 @@ test("a plan is bent by hand: what a change breaks is read, repaired around, und
   await bar.getByRole("button", { name: "Keep this plan" }).click();
   await expect(bar).toHaveCount(0);
   await expect(since).toHaveCount(0);
+
+  // what sparing the thumbs would cost, as a curve to choose from
+  await page.getByRole("button", { name: "Change series" }).click();
+  const cost = page.getByRole("region", { name: "What sparing the thumbs costs" });
+  await cost.getByRole("button", { name: /sparing my thumbs/ }).click();
+  await expect(cost.getByRole("status")).toContainText("Each solved briefly", { timeout: 60_000 });
+  await expect(cost.getByText(/^Budget 20: [\d.]+ points/)).toBeVisible();
+  await cost.getByRole("listitem").filter({ hasText: "Budget 20" }).getByRole("button", { name: "Take it" }).click();
+  await expect(page.getByLabel("Thumb budget per session")).toHaveValue("20");
 });

@@ -83,8 +83,10 @@ export function ThumbCost({
               <Box component="li" key={budget} sx={{ display: "flex", alignItems: "center", gap: 1 }}>
                 <Typography sx={{ flex: 1, fontSize: 14.5 }}>
                   Budget {budget}: {score.toFixed(1)} points
-                  {best && best.budget !== budget && `, ${(best.score - score).toFixed(1)} fewer`}; at most {most} in a
-                  session
+                  {best &&
+                    best.budget !== budget &&
+                    (best.score - score < 0.05 ? ", as good" : `, ${(best.score - score).toFixed(1)} fewer`)}
+                  ; at most {most} in a session
                 </Typography>
                 <Button size="small" color="inherit" disabled={budget === chosen} onClick={() => choose(budget)}>
                   {budget === chosen ? "Chosen" : "Take it"}
