@@ -3,7 +3,7 @@ import { differences } from "./edit";
 import { usualStability } from "./draft";
 import type { PlanInput, PlannedSession } from "./plan";
 import { breaches } from "./rules";
-import { differenceWithReason, sinceSolved, sinceWords, whyDifferent } from "./since";
+import { differenceWithReason, sinceInShort, sinceSolved, sinceWords, whyDifferent } from "./since";
 import { solve } from "./solve";
 
 const input: PlanInput = { ...exampleInput, template: "five-step" };
@@ -45,6 +45,10 @@ describe("what came since a plan was solved", () => {
     expect(since.lighter.map(({ id }) => id)).toEqual([first!.id]);
     expect(since.heavier).toEqual([]);
     expect(since.skipped).toEqual([{ session: 0, techniques: middle }]);
+    expect(sinceInShort(since)).toBe(
+      "1 target is new, 1 asks for nothing any more, 1 weighs less, 2 steps were not worked",
+    );
+    expect(sinceInShort(sinceSolved(solved, input))).toBe("");
     expect(sinceWords(since)).toEqual([
       "1 target is new: left piriformis.",
       `1 target asks for nothing any more: ${second!.name.toLowerCase()}.`,

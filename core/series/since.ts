@@ -77,6 +77,24 @@ export function sinceWords({ fresh, met, heavier, lighter, skipped }: Since): st
   ];
 }
 
+/** "5 targets are new, 3 ask for nothing any more, 2 steps were not worked": the same in one line; "" where nothing came since. */
+export function sinceInShort({ fresh, met, heavier, lighter, skipped }: Since): string {
+  const steps = skipped.reduce((sum, { techniques }) => sum + techniques.length, 0);
+  const parts = [
+    [fresh.length, "is new", "are new"],
+    [met.length, "asks for nothing any more", "ask for nothing any more"],
+    [heavier.length, "weighs more", "weigh more"],
+    [lighter.length, "weighs less", "weigh less"],
+  ] as const;
+  const targets = parts
+    .filter(([n]) => n > 0)
+    .map(([n, one, many], i) => `${i === 0 ? counted(n, "target") : n} ${n === 1 ? one : many}`);
+  return [
+    ...targets,
+    ...(steps > 0 ? [`${counted(steps, "step")} ${steps === 1 ? "was" : "were"} not worked`] : []),
+  ].join(", ");
+}
+
 /** Why a step differs between the plan in force and the one that is offered, as a sentence. */
 export function whyDifferent(
   input: PlanInput,

@@ -12,7 +12,7 @@ import { repairStability, usualStability } from "~core/series/draft";
 import { differences } from "~core/series/edit";
 import { breaches } from "~core/series/rules";
 import { scoreOf } from "~core/series/score";
-import { sinceSolved, sinceWords } from "~core/series/since";
+import { sinceInShort, sinceSolved, sinceWords } from "~core/series/since";
 import { daysWorked, sessionDays } from "~core/series/dates";
 import { isActive } from "~core/screening/outcome";
 import { templateOf } from "~core/series/template";
@@ -195,7 +195,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
   };
   // what came since is worked into what is to come: most of it stays, and nothing is kept before it was read
   const since = useMemo(
-    () => (loaderData.plan ? sinceWords(sinceSolved(loaderData.plan, input)) : []),
+    () => (loaderData.plan ? sinceSolved(loaderData.plan, input) : undefined),
     [loaderData.plan, input],
   );
   const [adapting, setAdapting] = useState(false);
@@ -272,7 +272,8 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
             {broken.length > 1 && ` And ${broken.length - 1} more.`}
           </Alert>
         )}
-        {since.length > 0 &&
+        {since &&
+          sinceInShort(since) !== "" &&
           refer.length === 0 &&
           broken.length === 0 &&
           !changed &&
@@ -286,7 +287,13 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
                 </Button>
               }
             >
-              Since the series was solved: {since.join(" ")}
+              Since the series was solved: {sinceInShort(since)}.
+              <details>
+                <summary>Which</summary>
+                {sinceWords(since).map((sentence) => (
+                  <div key={sentence}>{sentence}</div>
+                ))}
+              </details>
             </Alert>
           )}
         <Solving state={solver.state} cancel={solver.cancel} />
