@@ -114,6 +114,15 @@ test("the practitioner's own school holds in every plan of theirs and in nobody 
   await solve(page, home);
   await page.goto("/practice");
   const form = page.getByRole("form", { name: "How you work" });
+  // a school to start from says what it changes, and is taken back as long as it is not saved
+  await form.getByLabel("Start from a school").selectOption({ label: "Light touch" });
+  await expect(form.getByRole("list", { name: "What it changes" })).toContainText(
+    "Pressure up to 2 of 10 instead of 7.",
+  );
+  await expect(form.getByRole("list", { name: "What it changes" })).toContainText(/\d\d techniques left out/);
+  await expect(form.getByLabel("Hold from (s)")).toHaveValue("60");
+  await form.getByLabel("Start from a school").selectOption({ label: "as you work now" });
+  await expect(form.getByLabel("Hold from (s)")).toHaveValue("20");
   await form.getByLabel("Hold from (s)").fill("60");
   await form.getByLabel("to (s)", { exact: true }).fill("30");
   await form.getByRole("button", { name: "Save how you work" }).click();

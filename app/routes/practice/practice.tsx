@@ -7,6 +7,7 @@ import type { Route } from "./+types/practice";
 import { data, Link } from "react-router";
 import { boolean, number, object, string } from "yup";
 import { usualSchool, type School } from "~core/screening/facts";
+import { outOfSchool, schoolKinds } from "~core/screening/schools";
 import { saveSchool } from "~data/practitioners";
 import { validate } from "~app/validation";
 import { SchoolForm } from "./school-form";
@@ -47,9 +48,14 @@ export function loader({ context }: Route.LoaderArgs) {
         if (week >= 0 && week < weeks) load[i]![week]! += strain(worked, part);
       });
     }
+    const school = { ...usualSchool, ...practitioner.settings.school };
     return {
       own: (await ownFigures(tx))[practitioner.id] ?? { sem: {}, placing: {} },
-      school: { ...usualSchool, ...practitioner.settings.school },
+      school,
+      out: {
+        now: outOfSchool(school).size,
+        ...Object.fromEntries(schoolKinds.map((kind) => [kind.key, outOfSchool(kind.school).size])),
+      },
       load: load.map((row) => row.map((value) => Math.round(value))),
       weeks: Array.from({ length: weeks }, (_, i) => format(addWeeks(start, i), "d MMM")),
     };
@@ -94,7 +100,7 @@ export function action({ context }: Route.ActionArgs) {
 }
 
 /** Your own hands over the weeks, from the run sheets, and how sure your marking is taken to be. */
-export default function Practice({ loaderData: { load, weeks, school, own } }: Route.ComponentProps) {
+export default function Practice({ loaderData: { load, weeks, school, out, own } }: Route.ComponentProps) {
   const { tokens } = useTheme();
   const most = Math.max(1, ...load.flat());
   const none = load.flat().every((value) => value === 0);
@@ -157,7 +163,7 @@ export default function Practice({ loaderData: { load, weeks, school, own } }: R
           )}
         </Box>
         <Box>
-          <SchoolForm stored={school} />
+          <SchoolForm out={out} stored={school} />
           <Typography variant="h2" sx={{ mt: 5 }}>
             Practice for the hands
           </Typography>

@@ -8,6 +8,9 @@ import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import type { School } from "~core/screening/facts";
+import { schoolChanges, schoolKinds } from "~core/screening/schools";
+import { counted } from "~core/words";
+import { Fine } from "~app/ui/fine";
 import { useNotify } from "~app/ui/notices";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { WhenReady } from "~app/ui/when-ready";
@@ -20,12 +23,23 @@ const typedOf = (school: School) => ({
 const asNumber = (typed: string) => (typed.trim() === "" ? (null as never) : Number(typed) || (typed as never));
 
 /** How the practitioner works: what holds for every plan of theirs. A client's own ceiling always wins. */
-export function SchoolForm({ stored }: { stored: School }) {
+export function SchoolForm({
+  stored,
+  out,
+}: {
+  stored: School;
+  /** How many techniques each school to start from leaves out, by its key; `now`: as one works now. */
+  out: Readonly<Record<string, number>>;
+}) {
   const kept = useKeeper<School>(stored, (next) => ({ ...next }));
   const [school, setSchool] = useState(typedOf(stored));
+  const [from, setFrom] = useState("");
+  const kind = schoolKinds.find(({ key }) => key === from);
+  const changes = kind ? schoolChanges(stored, kind.school) : [];
   const notify = useNotify();
   const { saved, errors } = kept;
   useEffect(() => {
+    if (saved) setFrom("");
     if (saved) notify("Saved. Plans heed it from the next time they are solved.");
   }, [saved, notify]);
   const set = (change: Partial<typeof school>) => setSchool((before) => ({ ...before, ...change }));
@@ -53,6 +67,40 @@ export function SchoolForm({ stored }: { stored: School }) {
         <Typography sx={{ color: "text.secondary", mb: 2 }}>
           Your school’s limits hold in every plan. A client’s own ceiling always wins.
         </Typography>
+        <TextField
+          select
+          label="Start from a school"
+          value={from}
+          onChange={(event) => {
+            setFrom(event.target.value);
+            const kind = schoolKinds.find(({ key }) => key === event.target.value);
+            setSchool(typedOf(kind?.school ?? stored));
+          }}
+          slotProps={{ select: { native: true }, inputLabel: { shrink: true } }}
+          sx={{ mb: 1.5 }}
+        >
+          <option value="">as you work now</option>
+          {schoolKinds.map(({ key, name }) => (
+            <option key={key} value={key}>
+              {name}
+            </option>
+          ))}
+        </TextField>
+        {kind && (
+          <Box sx={{ mb: 1.5 }}>
+            <Typography>{kind.means}</Typography>
+            <Fine>{kind.others}</Fine>
+            <Box component="ul" aria-label="What it changes" sx={{ m: 0, mt: 0.5, pl: 2.5 }}>
+              {changes.map((each) => (
+                <li key={each}>{each}</li>
+              ))}
+              <li>
+                {counted(out[kind.key] ?? 0, "technique")} left out ({out.now ?? 0} now).
+              </li>
+            </Box>
+            <Fine>Nothing changes before you save it; “as you work now” takes it back.</Fine>
+          </Box>
+        )}
         <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr 1fr", gap: 1.5 }}>
           <TextField
             select
