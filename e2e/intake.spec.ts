@@ -485,9 +485,15 @@ test("sensitive areas are asked at every visit; what nobody agreed to is left ou
   await expect(page.getByRole("heading", { name: "1 restriction" })).toBeVisible();
   await readyToWork(page, home);
   await solve(page, home);
-  await page.goto(`${home}/sessions`);
-  await page.getByRole("link", { name: "Start the session" }).click();
-  await expect(page.getByText("Chest near the breast: not asked, left out until agreed")).toBeVisible();
+  // which session works the chest is the solver's to say
+  const unasked = page.getByText("Chest near the breast: not asked, left out until agreed");
+  for (let visit = 1; visit <= 10; visit++) {
+    await page.goto(`${home}/sessions?visit=${visit}`);
+    await page.getByRole("link", { name: "Start the session" }).click();
+    await expect(page.getByText(/things to do/)).toBeVisible();
+    if (await unasked.isVisible()) break;
+  }
+  await expect(unasked).toBeVisible();
   const before = await page.getByText(/things to do/).innerText();
   await page.getByRole("button", { name: "Agreed: Chest near the breast" }).click();
   await expect(page.getByText("Chest near the breast: agreed today")).toBeVisible();

@@ -22,7 +22,9 @@ import { today } from "~app/today.server";
 import { Fine } from "~app/ui/fine";
 import { Empty, Page } from "~app/ui/page";
 import { depthColours } from "~app/ui/theme";
+import { isId } from "~app/event-head";
 import { getClient } from "~data/clients";
+import { NotFound } from "~data/errors";
 import { Card } from "./card";
 import { layerWord, loadWord } from "./words";
 
@@ -33,6 +35,7 @@ export function loader({ request, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx, practitioner }) => {
     const id = new URL(request.url).searchParams.get("client");
     if (!id) return { client: null };
+    if (!isId(id)) throw new NotFound("client");
     const client = await getClient(tx, id);
     const cautions = acting(await judgedOf(tx, client, practitioner), today());
     return {
