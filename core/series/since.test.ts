@@ -57,6 +57,18 @@ describe("what came since a plan was solved", () => {
     ]);
   });
 
+  it("takes an arc for worked as its log has it: no listening, no rising, however short a hold was", () => {
+    const arc: PlanInput = { ...exampleInput, template: "arc-3" };
+    const { sessions } = solve(arc, { seed: 1, moves: 100 })!;
+    const held = (techniques: string[]): PlannedSession => ({
+      steps: techniques.map((technique) => ({ technique, position: null, minutes: { mid: 1.2 } })),
+    });
+    const since = (worked: PlannedSession) =>
+      sinceSolved({ sessions, targets: arc.targets }, { ...arc, done: [worked] }).skipped;
+    expect(since(held(["lt-sheets", "lt-skull-base", "lt-occiput-still"]))).toEqual([]);
+    expect(since(held(["lt-sheets", "lt-occiput-still"]))).toEqual([{ session: 0, techniques: ["lt-skull-base"] }]);
+  });
+
   it("adapts what is to come: lawful, better for what is found now, most of it as it was, each difference with its reason", () => {
     const adapted = solve(later, { seed: 1, moves: 6000 }, undefined, { kept: plan.sessions, ...usualStability })!;
     expect(breaches(later, adapted.sessions)).toEqual([]);

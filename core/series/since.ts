@@ -1,9 +1,11 @@
 import type { Target } from "../reading/target";
 import { techniqueOf } from "../techniques/catalogue";
 import { counted } from "../words";
+import { arcOf, isListening } from "./arc-session";
 import { differenceWords, type StepDifference } from "./edit";
 import { whyStep } from "./explain";
 import { minutesOf, type PlanInput, type PlannedSession, type Step } from "./plan";
+import { isRising } from "./rulebook";
 import { coverageItems, doseOfStep } from "./score";
 
 /** What a plan was solved for, and what it holds. */
@@ -45,8 +47,15 @@ export function sinceSolved(plan: Solved, input: PlanInput): Since {
     lighter: shifted(-1),
     skipped: input.done.flatMap((worked, session) => {
       const spent = new Map(worked.steps.map((step) => [step.technique, minutesOf(step.minutes)]));
+      // in an arc the tissue leads: what was held at all was worked
+      const share = arcOf(session, input) ? 0 : leastWorked;
       const techniques = (plan.sessions[session]?.steps ?? [])
-        .filter(({ technique, minutes }) => (spent.get(technique) ?? 0) < leastWorked * minutesOf(minutes))
+        .filter(({ technique, minutes }) => {
+          // nothing is made up for by listening or rising another time
+          if (isListening(techniqueOf(technique)) || isRising(techniqueOf(technique))) return false;
+          const given = spent.get(technique);
+          return given === undefined || given < share * minutesOf(minutes);
+        })
         .map(({ technique }) => technique);
       return techniques.length > 0 ? [{ session, techniques }] : [];
     }),
