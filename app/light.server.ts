@@ -1,6 +1,7 @@
 import { bonesAfter, type BoneFelt } from "~core/light-touch/bones";
 import { lightLines } from "~core/light-touch/light-note";
 import type { Listening } from "~core/light-touch/stations";
+import { ownHands } from "~app/looks.server";
 import type { Tx } from "~data/database";
 import { listeningsOf } from "~data/findings";
 import { eventsOfVisits } from "~data/session-events";
@@ -47,6 +48,7 @@ export async function lightOf(tx: Tx, clientId: string, visits: readonly Visit[]
     ["arc", "bone", "still", "unwind"],
   );
   const all = await heardOf(tx, clientId, visits);
+  const hands = logs.size > 0 ? await ownHands(tx) : {};
   return visits.flatMap(({ id, ordinal }) => {
     const events = logs.get(id) ?? [];
     const { heard = {}, by = {} } = all.find(({ visit }) => visit === ordinal) ?? {};
@@ -55,7 +57,7 @@ export async function lightOf(tx: Tx, clientId: string, visits: readonly Visit[]
     return [
       {
         visit: ordinal,
-        lines: lightLines(events, again),
+        lines: lightLines(events, again, hands),
         bones: bonesAfter(events).filter(({ moment }) => moment !== "again"),
         heard,
         by,

@@ -1,3 +1,4 @@
+import { lightLines } from "./light-note";
 import fc from "fast-check";
 import {
   balanceOf,
@@ -79,6 +80,22 @@ describe("how a bone moves", () => {
       ["torsion", 0, 3, 3, "cannot be told"],
       ["torsion", 1, 0, 3, "clear"],
       ["flexion", 0, 2, 3, "cannot be told"],
+    ]);
+  });
+
+  it("is judged by whose hands felt it, and not at all where two practitioners did", () => {
+    const [first, second] = [felt({ by: "odile" }), felt({ moment: "after", range: [3, 3], by: "odile" })];
+    const unsteady = { odile: { bones: { ratio: 4, dof: 60 } } };
+    const verdict = (after: BoneFelt, hands = {}) =>
+      compareBones([first], [after], hands).find(({ end }) => end === 1)!;
+    expect(verdict(second)).toMatchObject({ verdict: "clear", otherHands: false });
+    expect(verdict(second, unsteady)).toMatchObject({ verdict: "cannot be told", otherHands: false });
+    expect(verdict({ ...second, by: "tomas" })).toMatchObject({ verdict: "cannot be told", otherHands: true });
+    expect(lightLines([event(first), event(second)], 1)).toEqual([
+      expect.stringMatching(/0 → 3 of 3 \(clear, freer\)/),
+    ]);
+    expect(lightLines([event(first), event(second)], 1, unsteady)).toEqual([
+      expect.stringMatching(/0 → 3 of 3 \(cannot be told\)/),
     ]);
   });
 

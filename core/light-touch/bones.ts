@@ -2,7 +2,7 @@ import type { Moment } from "../findings/restriction";
 import { falseDiscovery } from "../statistics/false-discovery";
 import { differing, verdictOf, type Difference, type Verdict } from "../statistics/verdict";
 import { z95, type Side } from "../units";
-import { usualGradeSe } from "./own-hands";
+import { gradeError, usualGradeSe, type HandsBy } from "./own-hands";
 
 /** Two opposite motions that a bone is tested in. `ends`: the words of either end. */
 export type BoneTest = { key: string; name: string; ends: readonly [string, string] };
@@ -153,30 +153,41 @@ export type BoneCompared = Difference & {
   end: 0 | 1;
   before: number;
   after: number;
+  /** Felt by two practitioners. */
+  otherHands: boolean;
   verdict: Verdict;
 };
 
-/** Every end that was felt at both moments, judged together by the error of both; `se`: of one grade. */
+/**
+ * Every end that was felt at both moments, judged together by the error of whose hands felt it. Two practitioners' hands: how they
+ * agree is not known, so that nothing can be told.
+ */
 export function compareBones(
   first: readonly BoneFelt[],
   second: readonly BoneFelt[],
-  se: number = usualGradeSe,
+  hands: HandsBy = {},
 ): BoneCompared[] {
   const pairs = first.flatMap((before) => {
     const after = second.find(
       (each) => each.segment === before.segment && each.test === before.test && each.side === before.side,
     );
+    const otherHands = before.by !== undefined && after?.by !== undefined && before.by !== after.by;
+    const { se } = gradeError("bones", hands[before.by ?? ""]);
     const segment = segmentOf(before.segment)!;
     const test = segment.tests.find(({ key }) => key === before.test)!;
     return ([0, 1] as const).flatMap((end) => {
       const [was, is] = [before.range[end], after?.range[end]];
       if (was === null || was === undefined || is === null || is === undefined) return [];
       const difference = differing(is - was, Math.SQRT2 * se);
-      return [{ segment, test, side: before.side, end, before: was, after: is, ...difference }];
+      return [{ segment, test, side: before.side, end, before: was, after: is, otherHands, ...difference }];
     });
   });
-  const q = falseDiscovery(pairs.map(({ p }) => p));
-  return pairs.map((pair, i) => ({ ...pair, verdict: verdictOf(pair.p, q[i]!) }));
+  const judged = pairs.filter(({ otherHands }) => !otherHands);
+  const q = new Map(falseDiscovery(judged.map(({ p }) => p)).map((each, i) => [judged[i]!, each]));
+  return pairs.map((pair) => ({
+    ...pair,
+    verdict: q.has(pair) ? verdictOf(pair.p, q.get(pair)!) : ("cannot be told" as const),
+  }));
 }
 
 /** Ends that do not move, or hardly (0 or 1), where the other end of the test moves more: stuck towards one side. */

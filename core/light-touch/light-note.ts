@@ -2,6 +2,7 @@ import { clockWords, counted } from "../words";
 import { arcAfter, type ArcEvent } from "./arc";
 import type { Form } from "./arc-steps";
 import { boneName, bonesAfter, compareBones, type BoneEvent } from "./bones";
+import type { HandsBy } from "./own-hands";
 import { stillPointsAfter, stillWords, type StillEvent } from "./still-point";
 import { readUnwinding, unwindingsAfter, type UnwindEvent } from "./unwinding";
 
@@ -17,7 +18,11 @@ const formWords: Record<Form, string> = {
   "3 of 3": "the arc, third of three visits",
 };
 /** What was done at a visit by light touch, a sentence each, in the order of the work; none where nothing was. */
-export function lightLines(events: readonly (LightEvent | { kind: string })[], listenedAgain: number): string[] {
+export function lightLines(
+  events: readonly (LightEvent | { kind: string })[],
+  listenedAgain: number,
+  hands: HandsBy = {},
+): string[] {
   const { form, runs } = arcAfter(events);
   const done = runs.filter(({ lasted }) => lasted !== undefined);
   const arc =
@@ -33,6 +38,7 @@ export function lightLines(events: readonly (LightEvent | { kind: string })[], l
   const bones = compareBones(
     felt.filter(({ moment }) => moment === "before"),
     felt.filter(({ moment }) => moment === "after"),
+    hands,
   )
     .filter(({ before, after }) => before !== after)
     .map(

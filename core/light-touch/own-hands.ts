@@ -17,6 +17,9 @@ export type OwnHands = Partial<Record<HandFamily, Ratio>> & {
   leads?: { other: number; of: number };
 };
 
+/** What is known of everybody's hands in a practice, by practitioner. */
+export type HandsBy = Readonly<Record<string, OwnHands>>;
+
 /** Standard error of one grade in those hands: pooled with the usual one from five pairs on, never finer than rounding. */
 export function gradeError(family: HandFamily, own?: OwnHands): { se: number; pairs?: number } {
   const known = own?.[family];

@@ -1,5 +1,5 @@
 import { exampleInput } from "../test/plan-inputs";
-import { patternsBehind, stepsFor } from "../series/explain";
+import { patternsBehind, stepsByTarget } from "../series/explain";
 import { quickPlan } from "../test/quick-plan";
 import type { Evidence } from "./evidence";
 import { chosenTargets, withPatterns, type Choice } from "./pattern-targets";
@@ -82,12 +82,13 @@ describe("the trace", () => {
       targets: exampleInput.targets.map((each) => (each.id === "b" ? { ...each, patterns: ["tipped-forward"] } : each)),
     };
     const plan = quickPlan(input)!;
-    const steps = stepsFor(input, plan, "b");
+    const all = stepsByTarget(input, plan);
+    const steps = all.b!;
     expect(steps.length).toBeGreaterThan(0);
     const [{ session }] = steps as [(typeof steps)[number]];
     const back = plan[session]!.steps.map((step) => patternsBehind(input, step)).filter((each) => each.length > 0);
     expect(back.length).toBe(steps[0]!.techniques.length);
     expect(new Set(back.flat())).toEqual(new Set(["tipped-forward"]));
-    expect(stepsFor(input, plan, "nothing of the kind")).toEqual([]);
+    expect(Object.keys(all)).toEqual(input.targets.map(({ id }) => id));
   });
 });

@@ -1,4 +1,5 @@
 import { techniqueOf } from "../techniques/catalogue";
+import { alike } from "../techniques/find";
 import type { Position, Technique } from "../techniques/technique";
 import { turnsIn } from "./order";
 import { minutesOf, type PlanInput, type PlannedSession, type Step, type StepMinutes } from "./plan";
@@ -224,16 +225,8 @@ export function insteadOf(
   technique: Technique,
   all: readonly Technique[],
 ): Technique[] {
-  const own = new Map(technique.reach.map(({ structure, share }) => [structure, share]));
-  const alike = (other: Technique) =>
-    other.reach.reduce((sum, { structure, share }) => sum + Math.min(share, own.get(structure) ?? 0), 0);
-  return all
-    .filter(
-      (other) =>
-        other.key !== technique.key &&
-        alike(other) > 0 &&
-        !planned.steps.some((step) => step.technique === other.key) &&
-        whyNot(other, session, input) === undefined,
-    )
-    .sort((a, b) => alike(b) - alike(a));
+  return alike(technique, all)
+    .map((each) => each.technique)
+    .filter(({ key }) => !planned.steps.some((step) => step.technique === key))
+    .filter((other) => whyNot(other, session, input) === undefined);
 }

@@ -19,7 +19,7 @@ import {
   regionsWorked,
   rulebook,
 } from "./rulebook";
-import { coverageItems, delivered, doseOfStep, scoreOf, worthOf } from "./score";
+import { coverageItems, delivered, doseOfStep, scoreOf, worthOf, type CoverageItem } from "./score";
 import { templateOf } from "./template";
 
 const minutes = (value: number) => `${Math.round(value * 10) / 10} min`;
@@ -158,22 +158,28 @@ export function targetsServed(input: PlanInput, sessions: readonly PlannedSessio
   });
 }
 
-/** Where a plan works for a target: sessions (from 0) with the techniques that give it half a minute or more, most first. */
-export function stepsFor(
+/** Where a plan works for its targets, by their id: sessions (from 0) with the techniques that give half a minute or more, most first. */
+export function stepsByTarget(
   input: PlanInput,
   sessions: readonly PlannedSession[],
-  targetId: string,
-): { session: number; techniques: string[] }[] {
-  const item = coverageItems(input).find(({ id }) => id === `target ${targetId}`);
-  if (!item) return [];
-  return sessions.flatMap(({ steps }, session) => {
+): Record<string, { session: number; techniques: string[] }[]> {
+  const items = coverageItems(input);
+  return Object.fromEntries(
+    input.targets.map(({ id }) => {
+      const item = items.find((each) => each.id === `target ${id}`);
+      return [id, item ? stepsFor(item, sessions) : []];
+    }),
+  );
+}
+
+const stepsFor = (item: CoverageItem, sessions: readonly PlannedSession[]) =>
+  sessions.flatMap(({ steps }, session) => {
     const own = steps
       .map((step) => ({ name: techniqueOf(step.technique).name, dose: doseOfStep(step, item) }))
       .filter(({ dose }) => dose >= 0.5)
       .sort((a, b) => b.dose - a.dose);
     return own.length > 0 ? [{ session, techniques: own.map(({ name }) => name) }] : [];
   });
-}
 
 /** Patterns of the reading that a step works for: those of the targets it gives half a minute or more. */
 export function patternsBehind(input: PlanInput, step: Step): string[] {

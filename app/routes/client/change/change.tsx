@@ -37,14 +37,14 @@ import { changeBar } from "./change-layout";
 import { summarise } from "~core/change/summary";
 
 export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
+  return inSession(context, async ({ tx }) => {
     const client = await getClient(tx, params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, request);
     return {
       table: await tableOf(tx, visits),
       moved: await movedOf(tx, visits),
       light: await lightOf(tx, client.id, visits),
-      hands: (await ownHands(tx))[practitioner.id] ?? {},
+      hands: await ownHands(tx),
       clientId: client.id,
       ordinal: visit.ordinal,
       photos: await photosOfClient(tx, client.id),

@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import type { Moment } from "~core/findings/restriction";
 import { boneName, compareBones } from "~core/light-touch/bones";
-import { gradeError, gradeErrorWords, type OwnHands } from "~core/light-touch/own-hands";
+import { gradeError, gradeErrorWords, type HandsBy } from "~core/light-touch/own-hands";
 import { compareListening, leadsChanged, overallChange, rateChange } from "~core/light-touch/stations";
 import { z95 } from "~core/units";
 import { counted } from "~core/words";
@@ -21,31 +21,23 @@ export function LightChange({
   light: readonly LightOfVisit[];
   first: At;
   second: At;
-  /** What is known of the hands that listen here. */
-  hands: OwnHands;
+  /** What is known of everybody's hands. */
+  hands: HandsBy;
 }) {
   const of = ({ ordinal }: At) => light.find(({ visit }) => visit === ordinal);
   const heard = ({ ordinal, moment }: At) => of({ ordinal, moment })?.heard[moment] ?? {};
   const felt = (at: At) => (of(at)?.bones ?? []).filter(({ moment }) => moment === at.moment);
   const whose = [first, second].map(({ ordinal, moment }) => of({ ordinal, moment })?.by[moment]);
-  const { se } = gradeError("stations", hands);
-  const stations = compareListening(heard(first), heard(second), se);
-  const bones = compareBones(felt(first), felt(second), gradeError("bones", hands).se).filter(
-    ({ before, after }) => before !== after,
-  );
+  const others = Boolean(whose[0] && whose[1] && whose[0] !== whose[1]);
+  const own = hands[whose[0] ?? ""];
+  const { se } = gradeError("stations", own);
+  // how two practitioners' hands agree is not known
+  const stations = others ? [] : compareListening(heard(first), heard(second), se);
+  const bones = compareBones(felt(first), felt(second), hands).filter(({ before, after }) => before !== after);
   const all = overallChange(stations, se);
-  const rate = rateChange(heard(first), heard(second), hands);
+  const rate = others ? undefined : rateChange(heard(first), heard(second), own);
   const leads = leadsChanged(heard(first), heard(second));
-  if (stations.length + bones.length === 0) return null;
-  if (whose[0] && whose[1] && whose[0] !== whose[1])
-    return (
-      <Box component="section" aria-label="Light touch">
-        <Typography variant="h3" component="h3" sx={{ mt: 2.5 }}>
-          Light touch
-        </Typography>
-        <Typography>Heard by other hands each time: how far they agree is not known, so nothing is judged.</Typography>
-      </Box>
-    );
+  if (stations.length + bones.length === 0 && !others) return null;
   const told = stations.filter(({ verdict }) => verdict !== "cannot be told");
   const percent = (value: number) => `${Math.round(100 * value)}`;
   return (
@@ -53,6 +45,9 @@ export function LightChange({
       <Typography variant="h3" component="h3" sx={{ mt: 2.5 }}>
         Light touch
       </Typography>
+      {others && (
+        <Typography>The stations were heard by other hands each time: how far they agree is not known.</Typography>
+      )}
       {all && (
         <Typography>
           Stations altogether: {all.difference >= 0 ? "+" : "−"}
@@ -83,7 +78,7 @@ export function LightChange({
       </Box>
       <Fine>
         Felt by hand; between examiners agreement on the rate was poor (ICC about −0.02 in Wirth-Pattullo &amp; Hayes
-        1994). {gradeErrorWords("stations", hands)}
+        1994). {gradeErrorWords("stations", own)}
         {first.ordinal !== second.ordinal &&
           " How much a body differs from one day to another by itself is not known and not in it: between visits this tells what was felt apart, not what made it so."}
       </Fine>

@@ -21,7 +21,7 @@ import {
   type Segment,
   type Step,
 } from "~core/light-touch/bones";
-import { gradeError, gradeErrorWords } from "~core/light-touch/own-hands";
+import { gradeError, gradeErrorWords, type HandsBy } from "~core/light-touch/own-hands";
 import type { Side } from "~core/units";
 import { ownHands } from "~app/looks.server";
 import { inSession } from "~app/session.server";
@@ -44,7 +44,8 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
       clientId: client.id,
       visit,
       events: await logOf(tx, "table_event", visit.id),
-      hands: (await ownHands(tx))[practitioner.id] ?? {},
+      hands: await ownHands(tx),
+      me: practitioner.id,
     };
   });
 }
@@ -64,15 +65,17 @@ const none = (moment: BoneFelt["moment"], segment: string, test: string, side: S
   eased: [false, false],
 });
 
-function Moving({ clientId, visit, events: stored, hands }: Route.ComponentProps["loaderData"]) {
+function Moving({ clientId, visit, events: stored, hands, me }: Route.ComponentProps["loaderData"]) {
   const log = usePressed(clientId, visit.id, stored);
   const felt = useMemo(() => bonesAfter(log.events), [log.events]);
+  // what is not stored yet was felt by whoever is signed in
+  const whose = (list: readonly BoneFelt[]) => list.map((each) => ({ ...each, by: each.by ?? me }));
   const [moment, setMoment] = useState<BoneFelt["moment"]>("before");
   const [key, setKey] = useState("sphenoid");
   const of = (which: BoneFelt["moment"]) => felt.filter((one) => one.moment === which);
   const [before, again, after] = [of("before"), of("again"), of("after")];
   const blind = moment === "again";
-  const { se } = gradeError("bones", hands);
+  const { se } = gradeError("bones", hands[me]);
   const segment = segmentOf(key)!;
   const sides: readonly (Side | null)[] = segment.sided ? ["R", "L"] : [null];
   const locked = lockedSegments(before);
@@ -137,12 +140,18 @@ function Moving({ clientId, visit, events: stored, hands }: Route.ComponentProps
                   ) ?? none(moment, key, test.key, side)
                 }
                 se={se}
-                keep={(body) => log.add({ kind: "bone", body })}
+                // whose hands pressed is the server's to say
+                keep={({ moment: at, segment: bone, test: way, side: on, range, step, eased }) =>
+                  log.add({
+                    kind: "bone",
+                    body: { moment: at, segment: bone, test: way, side: on, range, step, eased },
+                  })
+                }
               />
             ))}
           </Box>
         ))}
-        {!blind && <Found before={before} after={after} se={se} />}
+        {!blind && <Found before={whose(before)} after={whose(after)} hands={hands} />}
         {!blind && locked.length > 0 && (
           <Typography sx={(t) => ({ color: t.tokens.amber, mb: 1.5 })}>
             {locked.map(({ name }) => name).join(", ")}: nothing of it moves. Ask again about whiplash, falls on the
@@ -152,7 +161,7 @@ function Moving({ clientId, visit, events: stored, hands }: Route.ComponentProps
         )}
         <Fine>
           Felt by hand: published agreement between examiners is poor. What is compared is your own feeling before and
-          after; no cause is claimed. {gradeErrorWords("bones", hands)}
+          after; no cause is claimed. {gradeErrorWords("bones", hands[me])}
         </Fine>
       </Box>
     </HandSide>
@@ -237,8 +246,8 @@ function OneTest({
 }
 
 /** What was felt before and after, end by end, where anything differs. */
-function Found({ before, after, se }: { before: readonly BoneFelt[]; after: readonly BoneFelt[]; se: number }) {
-  const compared = compareBones(before, after, se);
+function Found({ before, after, hands }: { before: readonly BoneFelt[]; after: readonly BoneFelt[]; hands: HandsBy }) {
+  const compared = compareBones(before, after, hands);
   const differing = compared.filter((each) => each.before !== each.after);
   if (compared.length === 0) return null;
   return (

@@ -9,7 +9,7 @@ import { patternOf } from "~core/reading/patterns";
 import { leastForWork, type Choice } from "~core/reading/pattern-targets";
 import type { BodyReading } from "~core/reading/reading";
 import { capitalised } from "~core/words";
-import { stepsFor } from "~core/series/explain";
+import { stepsByTarget } from "~core/series/explain";
 import { readingOf } from "~app/reading.server";
 import { planInputOf } from "~app/routes/client/plan-input.server";
 import { judgedOf } from "~app/screening.server";
@@ -58,10 +58,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
       working: [...working],
       targets,
       /** Where the plan in force works for each target. */
-      planned:
-        input && series.plan
-          ? Object.fromEntries(targets.map(({ id }) => [id, stepsFor(input, series.plan!.sessions, id)]))
-          : undefined,
+      planned: input && series.plan ? stepsByTarget(input, series.plan.sessions) : undefined,
     };
   });
 }
