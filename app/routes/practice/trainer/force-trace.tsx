@@ -20,6 +20,8 @@ export const ForceTrace = forwardRef<Trace, { target: number; seconds: number; b
   const fresh = useRef(true);
   useImperativeHandle(ref, () => ({
     add: (at, grams) => {
+      // time that goes back is another round: a late reading of the one before is no part of it
+      if (at < (points.current.at(-1)?.[0] ?? 0)) points.current = [];
       points.current.push([at, grams]);
       fresh.current = true;
     },
