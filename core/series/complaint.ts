@@ -1,7 +1,7 @@
 import type { Technique } from "../techniques/technique";
 import { halves, minutesOf, type PlanInput } from "./plan";
 import { arcOf } from "./arc-session";
-import { candidates, dosed, repeatsAllowed, rulebook, timeRange } from "./rulebook";
+import { candidates, dosed, neededCover, regionsWorked, repeatsAllowed, rulebook, timeRange } from "./rulebook";
 import { templateOf } from "./template";
 
 /** Whether a technique's minutes count for the complaint's own region. */
@@ -34,6 +34,8 @@ function needsOf(input: PlanInput): number[] {
     return candidates(input, s)
       .filter(({ phase }) => phase !== "open" && phase !== "close")
       .filter((technique) => helpsComplaint(technique, input))
+      // what has to be prepared there comes with what prepares it, and that helps already: it adds no session of its own
+      .filter((technique) => neededCover(technique) === 0 || !regionsWorked(technique).includes(input.complaintRegion!))
       .map((technique) => {
         const spent = used.filter((key) => key === technique.key).length;
         usesLeft.set(technique.key, Math.max(0, repeatsAllowed(technique, sessions.length) - spent));

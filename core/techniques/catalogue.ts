@@ -49,15 +49,21 @@ sacral-ease | Sacral ease | Fingers draw the sacral tissue footward, hold, slow 
 groove-strip | Groove strip | Braced fingers in the groove beside the spine, off the bone; pause at ropes. Three trips. | DM P O work 5(3) 5 t3 | thoracic-groove*.7 multifidus-groove@l-low,l-upper*.7
 spine-pincer | Pincer walk | Thumb and bent finger either side of the spine, slowly down and up to the skull. | SM P O warm 3(2) 4 t2 | thoracic-erectors*.6 lumbar-erectors*.4 upper-trapezius@neck-back,skull-base*.4 | whole
 forearm-glide | Forearm glide | Fleshy forearm down the erectors. | SM P O work 4(2) 6 s1 b1 | thoracic-erectors*.8 lumbar-erectors*.6
+lat-squeeze | Side-body glide | Thighs against the table; both hands glide down the far side of the back, from armpit to hip, with a soft squeeze. | SM P O work 2(1) 5 f1 b1 | latissimus@flank,t-low*.8 teres-major*.4
 high-side-in | High side in | Hook the tissue of the higher side at a slant and carry it to the midline, level by level; draw the low side away. Look again from the head. | DM P A balance 5(3) 5 f2 | thoracic-groove*.7 multifidus-groove@l-low,l-upper*.7 quadratus-lumborum@flank*.3 | whole
 open-close-twist | Open and close | One hand closes one side, the other opens. Slow, no thrust. | AR P D balance 2(1) 4 w1 | lumbar-segments*.7 thoracic-segments@t-low*.4
 crest-inch | Crest, inch by inch | Along the edge of the iliac crest, inch by inch. | SM P O work 3(2) 5 t2 | gluteus-medius@hip-side,buttock gluteus-maximus*.7 lumbar-erectors@l-low*.4
 lateral-iron | Outward iron | Hook past the spine, slow outward strokes across trapezius, rhomboids and cuff. | DF P O warm 4(2) 5 w1 | upper-back-fascia*.7 infraspinous-fascia*.7 shoulder-fascia@blade*.5
 cord-hold | Band hold | Creep on to the band's crest, stop before falling off, flat pressure about half a minute. | SM PT A work 2(1) 5 t1 f1 | thoracic-erectors*.7 upper-trapezius@neck-back,shoulder-top*.4
 fist-trap | Soft fists on trapezius | Alternate soft fists on the upper trapezius from the head end. | SM P O warm 2(1) 5 w1 | upper-trapezius@neck-back,shoulder-top,neck-side*.5 middle-trapezius@blade,shoulder-top*.5
+shrug-release | Shrug into the hand | Creep on to the band's crest; the client shrugs gently into the hand, then lets go. | SM TP A work 2(1) 5 f1 | upper-trapezius@neck-back,shoulder-top*.8
+hip-sway | Hip sway | Alternate pushes to the tops of the hips, until the low back swings by itself. | AR P A warm 1(1) 3 | lumbar-segments*.4 sacroiliac*.3 | whole
+sacral-ligament-hold | Sacral ligament hold | Braced fingers on the ligament between sacrum and sit bone: flat pressure, wait, follow headward. | DM P A work 3(2) 5 f1 | sacrotuberous-ligament@buttock*.8 back-sacroiliac-ligaments@sacrum*.7
 tilt-glide | Tilt and glide | Braced fingers in the sacral groove; the client tips the pelvis on an out-breath and the tissue rolls under still fingers. Stop at the last rib. | DM P W work 4(2) 5 f2 | multifidus-groove piriformis*.4
 bend-glide | Hitch and glide | The client hitches and lowers one hip; glide across the lumbar erectors as it lowers. | SM P W work 3(2) 5 f2 | lumbar-erectors latissimus@flank*.4
 roll-glide | Knee-roll glide | Bent knees roll towards you; glide on the out-breath, then passively. | SM P W work 3(2) 5 f1 | lumbar-erectors*.8 gluteus-maximus*.4
+roll-push-relax | Knee roll, press and relax | Bent knees rolled aside; the client presses back for ten seconds at a tenth of strength and lets go; roll on and glide. | SM P W work 2(1) 5 s1 | lumbar-erectors*.7 gluteus-medius@hip-side,buttock*.4
+low-rib-sink | Low-rib sink | A soft fist just below the last ribs sinks on out-breaths and draws outward. Off the ribs. | DM PL A work 3(2) 4 s1 | serratus-posterior-inferior@flank*.8 quadratus-lumborum@flank*.4
 deep-groove-reach | Groove with reach | In the narrow groove while the client reaches across: headward-outward, then footward-outward. | DM PT A work 4(2) 5 t3 | thoracic-groove lifters-of-the-ribs*.5
 # on the side or seated: for those who cannot lie flat
 side-back-spread | Back spread, spine outward | The palm spreads slowly from the spine outward, level by level. | DF LT D warm 4(2) 4 w1 | upper-back-fascia*.8 thoracolumbar-fascia*.8
@@ -73,9 +79,12 @@ seated-neck-fold | Neck skin fold, head supported | Lift and roll the back of th
 side-rib-part | Side-rib part | Flat palms part the tissue over the upper side's ribs, forward and back, on the out-breath. Never inward. | DF L D work 3(2) 3 w1 | side-rib-fascia@side-ribs*.8 upper-back-fascia@t-mid,t-low*.4
 seated-chest-part | Chest part, seated | From behind, flat hands part the front from breastbone to shoulders while the client breathes in. | DF T D work 3(2) 3 s1 | pectoral-fascia@upper-chest,breastbone*.8 shoulder-fascia@shoulder-point*.4 | whole; consent
 seated-collar-fold | Collar-bone skin fold, seated | From behind, lift and roll the skin below the collar bones, away from breast tissue. | SF T D warm 2(1) 4 f1 | skin-of-the-chest@upper-chest,collarbone*.8 skin-over-the-blade@shoulder-point*.3 | whole
+seated-back-glide | Back glide, seated | The client leans forward over a cushion; flat forearm from the shoulders to the crest, one side at a time. | SM T A work 3(2) 5 s1 | thoracic-erectors*.8 lumbar-erectors*.7
+seated-low-back-spread | Low-back spread, seated | The client leans forward; palms part the low back from the spine outward and wait. | DF T D warm 3(2) 4 w1 | thoracolumbar-fascia*.8
 # shoulder, chest
 trap-border | Trapezius border | Find and work the lower outer edge: a normal edge, not a knot. | SM P O work 2(1) 5 f1 | middle-trapezius*.7 lower-trapezius@blade-edge,t-mid*.7 thoracic-erectors@t-mid*.4
 trap-point | Blade-border point | A tender point beside the blade is pinned to the ribs for two or three breaths, then let go. | SM P A work 2(1) 5 t2 | lower-trapezius@blade-edge*.8 middle-trapezius@blade-edge*.6
+angle-glide | Upper inner angle | Thumbs take turns over the upper inner corner of the blade, slowly, with the fibres. | DM P O work 2(1) 5 t2 | levator-scapulae@shoulder-top*.8
 pin-turn | Pin and turn | Pin the stuck spot with an angled forearm, turn it, wait for a breath; the other hand draws tissue away. | DM P O work 4(2) 6 s1 | rhomboids@blade-edge infraspinatus@blade*.5 thoracic-groove@t-mid*.4
 hand-behind-back | Blade border, hand behind | The arm behind the back opens the border: cross strokes, then a pin. It is stretched already: gently. | DM P O work 3(2) 5 f1 | rhomboids@blade-edge subscapularis@blade*.4
 reach-across | Reach across | The client draws the arm across while you go from spine to blade. | DM TP A work 3(2) 5 s1 | rhomboids@blade-edge*.7 thoracic-groove@t-mid,t-upper*.6
@@ -83,6 +92,8 @@ scap-hook | Float the blade | Hook in front of the upper inner angle, lift the l
 scap-rounds | Blade rounds | Forward, back, up, down: many slow rounds. | AR LP D balance 3(2) 3 s1 | blade-on-ribs
 serratus-roll | Side-rib roll | Skin rolling and arc lift along the side ribs. | SF L D warm 3(2) 4 t1 | skin-of-the-side-ribs@side-ribs*.6 skin-of-the-armpit@armpit*.6 skin-of-the-upper-back@t-mid*.2
 serratus-wring | Side-rib wring | Opposite hands wring the side ribs. | SM L O work 2(1) 4 s1 | serratus-anterior@side-ribs*.5 teres-major*.6
+serratus-point | Point below the armpit | The tender point among the side ribs is held or circled within an inch, up to a minute and a half; then again after the arm has moved. | SM LSP A work 4(2) 5 t2 | serratus-anterior@side-ribs
+rib-rake | Rib-space rake | Braced fingers between the ribs, drawn outward on the out-breath, space by space. | DM LP O work 3(2) 4 f2 | outer-rib-spaces@side-ribs*.8
 subscap-reach | Front of the blade | Fingers under the front of the blade, slowly, with the breath. | DM LS A work 3(2) 4 f2 | subscapularis | consent
 cuff-hang | Cuff, arm hanging | Arm hanging: infraspinatus and teres. | SM P O work 3(2) 5 t1 | infraspinatus teres-minor deltoid-back@shoulder-point,upper-arm-back*.5 triceps-long-head@upper-arm-back*.3
 rib-breath | Rib breath | The palm on the rib side presses inward on three out-breaths, holds, and lets go on the fourth in-breath. Never past a barrier. | AR S D work 5(3) 4 w2 | rib-joints@side-ribs breastbone-joints@upper-chest,breastbone | stop: the breath catches or a rib feels sharp
@@ -92,17 +103,34 @@ chest-skin-roll | Chest skin lift | Lift and roll the skin below the collarbones
 pec-major-sink | Pectoral sink | Soft fist sinks into the pectoral near the shoulder and waits while the arm turns out. | SM S D work 3(2) 5 w1 | pectoralis-major@upper-chest deltoid-front@shoulder-point*.4 | consent
 pec-minor-open | Pectoralis minor opening | Arm slack across, forearm leans in, the arm rolls outward. | DM S D work 3(2) 5 s1 | pectoralis-minor@upper-chest subclavius@collarbone*.4 supraspinatus@shoulder-point*.5 | consent
 coraco-lower | Inner arm pin | The palm pins the inner upper arm while the arm is lowered. | SM S D work 2(1) 4 | coracobrachialis@upper-arm-front biceps-short-head@upper-arm-front teres-minor@armpit*.3
+chest-pin-rise | Chest pin, arm rising | The palm pins the chest below the collar bone while the arm rises and the client turns the palm. | DF S D work 2(1) 4 w1 | pectoral-fascia@upper-chest*.8 axillary-fascia@armpit*.4 | consent
+chest-fold | Armpit fold hold | The whole front fold of the armpit between fingers and thumb, arm overhead; hold and wait. | DF S D work 2(1) 4 t2 | axillary-fascia@armpit*.7 clavipectoral-fascia@armpit,upper-chest*.6 | consent
+front-line-hold | Collar-bone line | Spread the tissue below the collar bone while the arm turns out; then arm overhead, towards the breastbone. | DF S O work 3(2) 4 | clavipectoral-fascia@collarbone,upper-chest*.8 pectoral-fascia@upper-chest,breastbone*.5 | consent
+edge-lever | Weight over the fingers | Fingertips under the upper back, level by level: the client's own weight opens the chest over them. | AR S D work 2(1) 3 f2 | thoracic-segments@t-upper,t-mid*.5 rib-joints@t-mid*.4 | whole
+breastbone-spread | Breastbone part | Flat pads part the tissue along the breastbone, from the middle outward. | DF S D warm 2(1) 3 f1 | breastbone-fascia@breastbone | whole; consent
 delt-across | Arm across | Arm over the chest, back of the shoulder pressed to the table. | SM S D warm 2(1) 4 | deltoid-back@shoulder-point*.8 deltoid-middle*.8 infraspinatus*.5
 arm-skin-roll | Arm skin roll | Roll the skin from shoulder to wrist. | SF S D warm 2(1) 4 f1 | skin-of-the-upper-arm*.8 skin-of-the-forearm*.8
 arm-spread | Arm spread | Palms spread around the arm, stepping down to the wrist. | DF S D warm 3(2) 4 w1 | arm-fascia forearm-fascia
 wrist-pin | Wrist pin | Pin one face, the client moves the wrist; then the other face. | SM S D work 3(2) 4 t1 | wrist-flexors@forearm-front wrist-extensors@forearm-back
+upper-arm-melt | Back-of-arm melt | Soft fist from elbow to shoulder along the back of the arm; wait where it is thick. | SM PL A work 3(2) 5 w1 | triceps-long-head@upper-arm-back triceps-outer-head@upper-arm-back
+forearm-iron | Forearm iron | Soft fist from wrist to elbow, one face of the forearm, then the other. | SM S O work 3(2) 5 w1 | wrist-flexors@forearm-front wrist-extensors@forearm-back brachioradialis@forearm-front*.6
+arm-line-stretch | Arm-line stretch | The whole arm taken long, thumb side up and then palm down; hold the fingers and wait. | DF S D balance 2(1) 4 | arm-fascia*.7 forearm-fascia*.7
+hand-skin | Hand skin lift | Lift and shift the skin over the back of the hand and between the fingers. | SF S D warm 1(1) 3 f1 | skin-of-the-hand*.8
+wrist-band-spread | Wrist-band spread | Pads spread the band across the wrist, palm side and back, while the hand opens and closes. | DF S A warm 2(1) 4 f1 | wrist-bands
+palm-open | Palm opening | Spread the palm from its middle outward, then each web between the fingers. | DF S A warm 3(2) 4 t2 | palm-fascia
+thumb-ball | Balls of the hand | Slow circles over the ball of the thumb and of the little finger. | SM S A warm 2(1) 4 t1 | ball-of-the-thumb ball-of-the-little-finger*.5
+thumb-web | Thumb-web melt | The web of the thumb between two fingers: hold until it softens, then open the thumb. | DM S O work 2(1) 4 f1 | thumb-adductor@palm,thumb
+hand-rounds | Wrist and hand rounds | Slow rounds at the wrist, then each finger long and round. | AR S A balance 2(1) 2 f1 | wrist-joint knuckles*.6 thumb-base*.5 finger-joints*.4
 # neck
 chest-to-skull | Chest to skull | Scoop from below the collarbones around the shoulders up the neck to the hairline. | SF S O warm 3(2) 3 f1 | skin-of-the-nape@neck-back,skull-base*.7 skin-of-the-throat@neck-side*.5 skin-of-the-chest@upper-chest*.2 skin-over-the-blade@shoulder-point*.3 | whole
 soft-knead | Soft neck knead | Alternate kneading with flat fingers, no pinch. | SM S O warm 2(1) 4 f1 | upper-trapezius@neck-back,neck-side,skull-base sternocleidomastoid*.4 | whole
 neck-sway | Neck sway | One hand pushes footward-outward, the other draws up and in, until the client stops holding the head. | AR S O warm 2(1) 2 | neck-joints*.6 | whole
 knuckle-walk | Knuckle walk | Walk under the back to the shoulder blades, then drag slowly headward in the grooves. | SM S O work 3(2) 4 f2 w1 | thoracic-erectors@t-upper,t-mid*.6 upper-trapezius@neck-back,skull-base*.6 | whole
 collar-turn | Collar turn | Palm below the collarbone outward, soft fist inward: the head turns by the fascia. | DF S O work 2(1) 3 w1 | investing-neck-fascia@neck-side,collarbone*.8 nuchal-fascia@neck-back*.6 pectoral-fascia@upper-chest*.3
+trap-delt-part | Trapezius and deltoid apart | One hand draws the top of the shoulder headward, the other its point footward. | DF S O work 1(1) 4 | shoulder-fascia@shoulder-top,shoulder-point*.8
+rope-draw | Rope draw | Hands alternate, drawing up the back of the neck as if along a rope. | SM S O warm 2(1) 3 f1 | upper-trapezius@neck-back,neck-side*.6 | whole
 scalene-creep | Scalene creep | Thumb beside the collarbone; force to the table, not to the rib. | DM S O work 2(1) 3 t1 | scalenes | stop: tingling or pulse is felt
+scalene-pin | Scalene pin | Pin beside the collarbone, well behind the big neck muscle; the head is carried slowly to the other side. | DM S O work 2(1) 3 t1 | middle-scalene@neck-side posterior-scalene@neck-side*.6 | stop: tingling or a pulse is felt
 levator-strip | Levator strip | Down on the upper inner angle, then slowly up beside the spine to the skull. | DM S O work 3(2) 5 f1 | levator-scapulae splenius@neck-back*.7 supraspinatus@shoulder-top*.4
 side-forearm-neck | Side-lying neck | Forearm into the back of the neck, thick lower part first, then upward. Never in front of the big neck muscle. | SM L D work 5(3) 5 s1 | upper-trapezius@neck-back,skull-base middle-trapezius@shoulder-top*.3
 hand-cushion-skull | Skull-base lean | Your own hand under the elbow; lean into the skull base. | DM L D work 3(2) 5 | suboccipitals*.8 semispinalis-capitis@skull-base*.6 occipitalis@back-of-head*.3
@@ -111,12 +139,14 @@ nod-release | Nod and turn | Seated: hold while the client turns and nods. | DM 
 scalp-shift | Scalp shift | Shift the scalp on the skull, all directions, then hold at the stiff one. | DF S D warm 3(2) 3 f1 | galea temporal-fascia@temple*.6 nuchal-fascia@skull-base*.2 | whole
 scalp-lift | Scalp and ear lift | Small lifts of skin around the ears and along the jaw. | SF S D warm 2(1) 2 f1 | scalp@temple,back-of-head*.8 skin-of-the-face@ear,jaw*.8 skin-of-the-nape@skull-base*.2 | whole
 temporalis-wait | Temporal wait | Flat fingers on the temple wait for the jaw to drop. | SM S D work 3(2) 3 f1 | temporalis
+brow-smooth | Brow and crown | Flat pads draw from the brows to the crown and from the skull base up, slowly, and wait. | SM S A work 2(1) 2 f1 | frontalis occipitalis*.5 | whole
 cheek-spread | Cheek and jaw spread | Flat pads spread from the corner of the mouth to the ear and along the edge of the jaw, slowly. | DF S D warm 2(1) 3 f1 | masseteric-fascia investing-neck-fascia@jaw*.4
 masseter-melt | Jaw muscle melt | Flat pads on the jaw muscle sink, the client lets the jaw hang, draw footward. | SM S D work 3(2) 3 f1 | masseter
 # hip and leg
 gluteal-skin | Hip skin lift | Lift and roll the skin over sacrum and hip. | SF P D warm 2(1) 4 t1 | skin-of-the-hip@buttock,hip-side*.8 skin-over-the-sacrum@sacrum*.8 skin-of-the-low-back@l-low*.2
 glute-melt | Gluteal melt | Heel of the hand at the pelvic scoop, sacral edge and joint line; long compression until warm. | SM P D warm 5(3) 6 w1 | gluteus-maximus gluteus-medius@buttock*.6
 tfl-lift | Hip-side lift | Lift and compress the front of the hip side. | SM PL D work 2(1) 5 w1 | tensor-fasciae-latae@hip-front,hip-side*.7 gluteus-medius@hip-side*.4 vastus-lateralis@thigh-outer*.3
+quad-stretch | Front-thigh stretch | The heel carried towards the buttock to the first barrier, a light press into your hand, and on. | SM PL D balance 2(1) 4 b1 | rectus-femoris@thigh-front*.8 vastus-lateralis@thigh-front*.4
 rotator-sink | Hip rotators | Forearm flat behind the hip bone, lean in at a slant. Wait until it lets you, then let the knee fall out. | DM P A work 5(3) 6 s1 | hip-rotators@buttock gluteus-minimus@hip-side*.4
 trochanter-circle | Trochanter circles | Heel of the hand circles around and over the trochanter. | AR P D work 3(2) 5 w1 | hip-joint@hip-side*.8
 sit-bone-hook | Sit-bone hook | Angled elbow at the sit bone, heel turned the other way. | SM P D work 2(1) 6 s1 | gluteus-maximus@buttock*.6 hamstrings@thigh-back,sit-bone*.6 | consent
@@ -127,11 +157,16 @@ ham-osc | Hamstring waves | Oscillating compression and lengthening, felt up to 
 ham-iron | Hamstring iron | Forearm, slow; broad and light near the knee. | SM P O work 4(2) 6 s1 | hamstrings@thigh-back
 ham-chisel | Hamstring line | Short strokes along one tight line and at the tendons. | DM P O work 3(2) 5 f2 | adductor-magnus@thigh-back biceps-femoris-short-head@thigh-back,thigh-outer
 ham-pin-straighten | Pin and straighten | Knee bent; soft fist up the thigh while the leg lowers. | SM P D work 2(1) 5 w1 | hamstrings@thigh-back
+slr-push-relax | Straight leg, press and relax | The straight leg to its first barrier; a light press down, let go, further: three times. | SM S D balance 2(1) 4 s1 | hamstrings@thigh-back*.8
+knee-push-relax | Bent hip, press and relax | Hip at a right angle; the knee straightens to its barrier, the client bends lightly into the hand, lets go, further. | SM S D balance 2(1) 4 s1 | hamstrings@thigh-back*.7
+hollow-ease | Knee-hollow ease | The knee bent over your arm; flat pads rest in the hollow, hardly heavier than the hand, and wait. | DF P A warm 2(1) 2 f1 | hollow-fascia@knee-back*.8 | stop: a pulse or tingling is felt
 calf-skin | Calf skin roll | Roll the skin from ankle to knee. | SF PS D warm 2(1) 4 t1 | skin-of-the-lower-leg*.8
 calf-lift | Calf lift | Lift the calf to the ceiling, down to the heel cord; S-shear there. | DF P D warm 2(1) 4 f2 | crural-fascia@calf achilles-tendon@heel-cord*.7
+heel-cord-part | Heel-cord part | Fingers either side of the heel cord lift it, shift it across and part it from what lies under. | DF P D warm 2(1) 4 f1 | achilles-tendon@heel-cord,heel
 calf-pin | Calf pin | Foot pointed; pin, move down as the ankle bends up. | SM P D work 2(1) 5 w1 | gastrocnemius@calf
 deep-calf-sink | Deep calf sink | Braced fingers sink between the calf's two heads and wait while the foot moves. | DM P A work 3(2) 5 f2 | soleus@calf tibialis-posterior@calf long-toe-flexor@calf*.8 long-big-toe-flexor@calf*.8
 shin-line | Outer shin line | The lower leg carried across; follow the outer shin line. | SM P D work 2(1) 5 b1 | peroneus-longus@outer-leg tibialis-anterior@shin extensor-digitorum-longus@shin*.6
+peroneal-strip | Outer-leg strip | Flat knuckles along the outside of the lower leg, from below the knee to the ankle. | SM L A work 3(2) 5 w1 | peroneus-longus@outer-leg
 thigh-wring | Thigh wring | Hands above and below shear across; take slack, then more. | DF S D warm 3(2) 4 s1 | thigh-fascia@thigh-front,thigh-inner iliotibial-band@thigh-outer*.5
 thigh-spread | Front-thigh spread | Hold the hip bone headward; the other hand spreads down the thigh. | DF S D work 3(2) 4 w1 | thigh-fascia@thigh-front*.8 inguinal-ligament@groin,hip-front*.4
 quad-iron | Front-thigh iron | Knuckles or forearm, either way. | SM S O work 3(2) 5 w1 | rectus-femoris@thigh-front vastus-lateralis@thigh-front,thigh-outer*.8 vastus-medialis@thigh-front*.8
@@ -139,16 +174,26 @@ patella-spread | Kneecap spread | Spread the fascia around the kneecap. | DF S A
 quad-pin | Front-thigh pin | Knee over the edge: a soft fist pins the middle of the thigh while the client bends the knee, then a hand lower. | SM S D work 2(1) 5 w1 | rectus-femoris@thigh-front vastus-lateralis@thigh-front*.5 vastus-medialis@thigh-front*.5
 rectus-bend | Rectus with knee bend | Leg over yours; palm, then braced fingers from knee to hip as the client bends the knee. | DM S W work 4(2) 5 f1 | vastus-intermedius@thigh-front rectus-femoris@thigh-front,hip-front*.8 iliacus@groin,hip-front*.3
 band-side-iron | Outer-band iron | Side-lying: back border, front border, short oblique strokes. | DF L O work 4(2) 5 f1 s1 | iliotibial-band@thigh-outer,hip-side outer-thigh-septum*.8 gluteal-fascia@hip-side*.4
+quad-band-split | Front thigh and band, apart | Hooked fingers between the front of the thigh and the outer band; end with the leg long. | DF S O work 3(2) 5 f2 | iliotibial-band@thigh-outer*.8 thigh-fascia@thigh-front*.6
+band-bend | Outer band with knee bend | Hold above the outer band, then below it, while the client bends the knee. | DF S W work 3(2) 5 t2 | iliotibial-band@thigh-outer
 adductor-lean | Inner-thigh lean | Knee towards the same shoulder, extra folded towel, forearm lean. | SM S D work 4(2) 5 b1 | adductor-longus@thigh-inner gracilis@thigh-inner | consent
 belly-skin | Belly skin lift | Lift and roll the skin of the belly and side waist. | SF S D warm 2(1) 3 f1 | skin-of-the-belly@mid-belly,upper-belly,lower-belly,waist*.8 | consent
 side-waist-draw | Side-waist draw | Draw the side waist forward and up between ribs and crest. | DF SL D work 3(2) 4 f1 | abdominal-fascia@waist,lower-belly side-waist-seam@flank,waist*.4 | consent
 oblique-slide | Rib-edge slide | Soft fingers slide along the rib edge and obliques on the out-breath. | SM S D work 3(2) 4 f1 | external-oblique rectus-abdominis@upper-belly*.5 serratus-anterior@side-ribs*.3 | consent
+rib-arch-ease | Rib-arch ease | Flat fingers along the rib edge follow the out-breath under it, and let the in-breath lift them out. | DM S D work 3(2) 3 f1 | diaphragm@rib-edge*.7 | consent; stop: the breath catches, or it feels sharp
+white-line-draw | Mid-line draw | Flat pads draw the belly's mid-line long, from the ribs towards the navel and back. | DF S D work 2(1) 3 f1 | white-line | whole; consent
 psoas-wait | Hip-flexor wait | Knee bent; flat fingers sink beside the belly on out-breaths, never on a pulse; the client slides the heel. | DM S D work 4(3) 4 f2 | psoas-major@lower-belly,mid-belly iliacus@lower-belly,groin internal-oblique@lower-belly*.3 | consent; stop: a pulse is felt, or any sharpness
+side-psoas-wait | Hip-flexor wait on the side | Knees bent; the belly falls away, flat fingers sink inside the hip bone on out-breaths, never on a pulse. | DM L D work 4(3) 3 f2 | iliacus@lower-belly psoas-major@lower-belly*.7 internal-oblique@lower-belly*.3 | consent; stop: a pulse is felt, or any sharpness
 leg-as-lever | Leg as lever | The leg carried over works the low back through the leg. Slow. | AR S D balance 3(2) 4 b1 | lumbar-segments*.7 lumbosacral*.6 hip-joint*.6
 hip-hike | Hip hike | Hold at the ankle and lengthen; the client hikes that hip at a tenth of strength, breath in. Three times. | AR S D balance 2(2) 2 b1 | hip-joint sacroiliac*.6 lumbar-segments*.4
 knee-press | Knee press | Hip at a right angle, back off a touch; the client presses the knee at a tenth. Three times. | AR S D balance 2(2) 3 b1 | hip-joint sacroiliac*.6
+twist-press | Twist and press | Foot above the other knee, twisted to the first resistance; the client presses the knee at a tenth. Three times, ribs down. | AR S D balance 2(2) 3 b1 | lumbar-segments*.7 hip-joint*.5 lumbosacral*.5
 foot-skin | Foot skin roll | Lift and roll the skin of heel and instep; on the sole only shift it. | SF PS D warm 2(1) 4 f1 | skin-of-the-foot@heel,instep,sole*.8
 foot-open | Foot opening | Sole and heel, last in the chain. | DF PS O work 3(2) 5 t2 | sole-of-the-foot@sole,heel
+sole-fist | Sole under the fist | A soft fist from the heel to the ball of the foot while the client draws the toes up. | SM PS O work 3(2) 5 w1 | short-toe-flexor@sole abductor-hallucis@sole,heel*.7
+ankle-band-spread | Front-of-ankle spread | Palms spread the bands across the front of the ankle while the foot circles. | DF S A warm 2(1) 4 w1 | ankle-bands
+instep-glide | Instep glide | Pads glide from the toes to the ankle over the top of the foot. | SM S O warm 2(1) 4 f1 | short-toe-extensor@instep extensor-digitorum-longus@instep*.6
+foot-bones | Between the long foot bones | Pads in each space between the long bones, from the toes upward; spread and wait. | DM S O work 2(1) 4 f1 | foot-spreaders@instep*.8
 ankle-rounds | Ankle and foot rounds | Slow rounds at the ankle, then each arch in turn. | AR S A balance 2(1) 3 f1 | ankle-joint subtalar midfoot*.7 toe-joints*.4
 neck-rounds | Head rounds | Carry the head in small slow rounds, then rest it at each side. | AR S A balance 2(1) 2 f1 | neck-joints skull-atlas*.6 atlas-axis*.6 | whole
 shoulder-rounds | Arm-pull rounds | Draw the arm gently and let the shoulder roll. | AR S D balance 2(1) 3 s1 | shoulder-joint*.8 elbow-joint*.4
@@ -167,6 +212,9 @@ lt-temporals | Temporals and jaw | Turn about the ears, in and out at the mastoi
 lt-occiput-still | Still point at the occiput | Follow; do not follow one way, follow the other, until the rhythm stops. Wait for its return. | LT S A close 5(3) 1 | scalp@back-of-head*.4 skin-of-the-nape@skull-base*.4 | whole
 lt-listen-again | Listening again | The same stations in the same order with the same hands: what is freer now, and what is not. | LT SL A close 3(3) 1 | - | whole
 lt-unwind-neck | Neck unwinding | Take the head's weight and follow its own path. Stop on a word. | LT S A work 6(4) 1 w1 | nuchal-fascia@neck-back,skull-base*.4 upper-trapezius@neck-back,skull-base*.3 | whole
+lt-unwind-arm | Arm unwinding | Take the arm's weight at wrist and elbow and follow its own path. Stop on a word. | LT S A work 5(3) 1 w1 | shoulder-fascia@shoulder-point*.4 arm-fascia*.3
+lt-unwind-leg | Leg unwinding | Take the leg's weight at heel and knee and follow its own path. Stop on a word. | LT S A work 5(3) 1 b1 | thigh-fascia@thigh-front*.3 crural-fascia*.3
+lt-chest-float | Breastbone float | One hand on the breastbone, one under the upper back; wait until the front floats. | LT S A work 5(3) 1 | breastbone-fascia@breastbone*.4 skin-of-the-upper-back@t-mid*.3 | whole; consent
 `;
 
 const positions: Record<string, Position> = { P: "prone", S: "supine", L: "side", T: "seated" };
