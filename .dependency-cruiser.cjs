@@ -1,6 +1,8 @@
 /** The rooms of the house and which way imports may point. See README. */
 const computing = [
   "stemmer",
+  "ajv",
+  "jsonc-parser",
   "fastest-levenshtein",
   "highs",
   "date-fns",

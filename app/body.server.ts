@@ -2,6 +2,7 @@
 const rules: { path: RegExp; most: number; seconds: number; what?: string }[] = [
   { path: /^\/clients\/[^/]+\/photos\/upload$/, most: 25 * 1024 * 1024, seconds: 180, what: "The file" },
   { path: /^\/(run\/[^/]+\/events|clients\/[^/]+\/table\/[^/]+)$/, most: 1024 * 1024, seconds: 30 },
+  { path: /^\/library\/import$/, most: 2 * 1024 * 1024, seconds: 30, what: "The file" },
   { path: /^\/sign-in$/, most: 8 * 1024, seconds: 15 },
   { path: /./, most: 256 * 1024, seconds: 30 },
 ];

@@ -7,6 +7,7 @@ import { Links, Meta, Outlet, Scripts, ScrollRestoration, useMatches, useRouteLo
 import type { Route } from "./+types/root";
 import { nonceContext } from "./nonce";
 import { Notices } from "./ui/notices";
+import { useReloadForUnknown } from "./ui/library-in-use";
 import { FaultPage } from "./ui/fault-page";
 import { themes } from "./ui/theme";
 
@@ -64,6 +65,7 @@ export default function Root() {
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
+  useReloadForUnknown(error);
   return (
     <Themed dim={false}>
       <FaultPage error={error} />

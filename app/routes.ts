@@ -7,6 +7,10 @@ export default [
     route("clients", "routes/clients/clients.tsx"),
     route("clients/new", "routes/clients/new-client.tsx"),
     route("library", "routes/library/library.tsx"),
+    route("library/techniques.json", "routes/library/export.ts"),
+    route("library/new", "routes/library/technique.tsx", { id: "new-technique" }),
+    route("library/technique/:stem", "routes/library/technique.tsx"),
+    route("library/import", "routes/library/import.tsx"),
     route("calendar", "routes/calendar/calendar.tsx"),
     route("practice", "routes/practice/practice.tsx"),
     route("practice/trainer", "routes/practice/trainer/trainer.tsx"),
@@ -51,5 +55,6 @@ export default [
   route("run/:visitId", "routes/run/run.tsx"),
   route("run/:visitId/events", "routes/run/events.ts"),
   route("handed/:handoverId", "routes/handed/handed.tsx"),
+  route("formats/techniques.schema.json", "routes/library/schema.ts"),
   route("*", "routes/missing.tsx"),
 ] satisfies RouteConfig;

@@ -7,6 +7,7 @@ import { Body, readBody } from "./body.server";
 import { database } from "./database.server";
 import { answering, answerTo } from "./faults.server";
 import { pictures } from "./pictures.server";
+import { bringLibrary, withLibrary } from "./library.server";
 import { notesOf } from "./request.server";
 
 /** Who asks, what they sent, and the transaction that sees their practice only. */
@@ -67,6 +68,7 @@ class Visitor {
       const handover = await handoverOfSession(tx, practitioner.sessionId);
       // A tablet in the client's hands reaches its questions and nothing else, whatever is typed or gone back to.
       if (handover && pathOf(this.request) !== `/handed/${handover.id}`) throw redirect(`/handed/${handover.id}`);
+      await bringLibrary(tx, practitioner.library);
       this.practitioner = practitioner;
       return (this.#tx = tx);
     } catch (error) {
@@ -115,7 +117,9 @@ const isUpload = (request: Request) => pathOf(request).endsWith("/photos/upload"
  * Middleware of everything behind sign-in: finds out who asks, reads what they send while no connection is held, and
  * commits what was done unless the answer is an error. Rows that are missing, or another practice's, answer 404 alike.
  */
-export const signedIn: MiddlewareFunction<Response> = async ({ request, context, params }, next) => {
+export const signedIn: MiddlewareFunction<Response> = (asked, next) => withLibrary(() => attend(asked, next));
+
+const attend: MiddlewareFunction<Response> = async ({ request, context, params }, next) => {
   const token = tokenOf(request);
   if (!token) throw toSignIn(request);
   const visitor = new Visitor(request, token, nothing);

@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from "node:fs";
 import loadHighs from "highs";
-import { techniqueOf } from "../core/techniques/catalogue";
+import { techniqueOf } from "../core/techniques/library";
 import { usualStability } from "../core/series/draft";
 import { orderSteps } from "../core/series/order";
 import { minutesOf, type PlanInput, type PlannedSession, type Step } from "../core/series/plan";

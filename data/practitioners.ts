@@ -23,6 +23,8 @@ export type Practitioner = {
   settings: { dim?: boolean; school?: School; setup?: StandSetup };
   /** Of the sign-in, not of the person. */
   sessionId: string;
+  /** Stamp of the practice's own library; null while it has none. */
+  library: string | null;
 };
 
 const sha256 = (text: string) => createHash("sha256").update(text).digest("hex");
@@ -164,6 +166,7 @@ export async function practitionerOfToken(tx: Tx, token: string): Promise<Practi
       email: "p.email",
       settings: "p.settings",
       sessionId: "s.id",
+      library: tx.raw("(select max(v.seq) from library_version v where v.practice_id = p.practice_id)"),
       quiet: tx.raw("s.seen_at < now() - interval '5 minutes'"),
     })
     .first<(Practitioner & { quiet: boolean }) | undefined>();

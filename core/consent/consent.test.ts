@@ -1,4 +1,5 @@
-import { catalogue, techniqueOf } from "../techniques/catalogue";
+import { catalogue } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import {
   areaOf,
   areasIn,

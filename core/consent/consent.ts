@@ -84,7 +84,7 @@ const areaByRegion: Partial<Record<RegionKey, SensitiveArea>> = {
 
 /** The sensitive area a technique needs consent for at every visit; undefined when none. */
 export const areaOf = (technique: Technique): SensitiveArea | undefined =>
-  technique.consent && technique.doses[0] ? areaByRegion[technique.doses[0].region] : undefined;
+  technique.consent ? technique.doses.map(({ region }) => areaByRegion[region]).find(Boolean) : undefined;
 
 export const textFor = (subject: Subject): { version: string; text: string } =>
   consentTexts[subject.startsWith("area ") ? "area" : (subject as Exclude<Subject, `area ${SensitiveArea}`>)];

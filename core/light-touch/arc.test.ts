@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { techniqueOf } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import { arcAfter, arcFault, isDone, nextHold, workedSteps, type ArcEvent } from "./arc";
 import { arcSteps, forms, holdOf, holds, minutesOf, partsOfForm, phaseWords, stepsOf } from "./arc-steps";
 

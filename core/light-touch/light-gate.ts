@@ -3,7 +3,7 @@ import { placeOf } from "../anatomy/places";
 import type { RegionKey } from "../anatomy/regions";
 import type { Outcome } from "../screening/outcome";
 import { verdictOn } from "../screening/verdict";
-import { techniqueOf } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import type { Side } from "../units";
 import { holds } from "./arc-steps";
 import type { Unwound } from "./unwinding";

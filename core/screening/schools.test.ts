@@ -1,5 +1,6 @@
-import { catalogue, techniqueOf } from "../techniques/catalogue";
-import { hasTag, lightest } from "../techniques/safety-tags";
+import { catalogue } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
+import { hasTag, lightest } from "../techniques/touches";
 import { usualSchool } from "./facts";
 import { outOfSchool, schoolChanges, schoolKinds } from "./schools";
 

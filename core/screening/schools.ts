@@ -1,4 +1,4 @@
-import { catalogue } from "../techniques/catalogue";
+import { offered } from "../techniques/library";
 import { usualPreferences, type School } from "./facts";
 import { screen } from "./screen";
 import { verdictOn } from "./verdict";
@@ -88,5 +88,9 @@ export function outOfSchool(school: School): Set<string> {
   const cautions = screen({ born: null, history: [], answers: [], preferences: usualPreferences, school }).filter(
     ({ origin }) => origin === "setting",
   );
-  return new Set(catalogue.filter((technique) => verdictOn(technique, cautions).no).map(({ key }) => key));
+  return new Set(
+    offered()
+      .filter((technique) => verdictOn(technique, cautions).no)
+      .map(({ key }) => key),
+  );
 }

@@ -1,7 +1,9 @@
 import fc from "fast-check";
 import { places, type Place } from "../anatomy/places";
-import { catalogue, techniqueOf } from "../techniques/catalogue";
-import { hasTag, lightest, placesTouched, regionsTouched, safetyTags } from "../techniques/safety-tags";
+import { catalogue } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
+import { safetyTags } from "../techniques/safety-tags";
+import { hasTag, lightest, placesTouched, regionsTouched } from "../techniques/touches";
 import { cautionsOn, entryOf, factsOf } from "../test/facts";
 import { conditions } from "./conditions";
 import { consequences } from "./consequence";

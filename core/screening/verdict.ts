@@ -1,5 +1,5 @@
 import { depthOf } from "../anatomy/layers";
-import { hasTag, jointsMoved, lightest, placesTouched, regionsTouched } from "../techniques/safety-tags";
+import { hasTag, jointsMoved, lightest, placesTouched, regionsTouched } from "../techniques/touches";
 import type { Position, Technique } from "../techniques/technique";
 import type { Side } from "../units";
 import type { Outcome, Scope } from "./outcome";

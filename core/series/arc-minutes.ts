@@ -1,4 +1,4 @@
-import { techniqueOf } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import { arcOf, isListening } from "./arc-session";
 import { halves, type PlanInput } from "./plan";
 import { candidates, isClosing, isLeftOut, tableMinutesIn, timeRange, whyNot } from "./rulebook";

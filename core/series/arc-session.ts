@@ -1,4 +1,4 @@
-import { listeningAgain, listeningFirst, partsOfForm, type ArcPart } from "../light-touch/arc-steps";
+import { holds, listeningAgain, listeningFirst, partsOfForm, type ArcPart } from "../light-touch/arc-steps";
 import type { Technique } from "../techniques/technique";
 import { templateOf } from "./template";
 
@@ -9,4 +9,14 @@ export function arcOf(session: number, input: { template: string }): ArcPart[] |
 }
 
 /** Listening is what an arc begins and ends with: no one leaves it out. */
+/** Parts of a whole that is told elsewhere (the arc, rising): none of them is changed or retired by itself. */
+const fixed = new Set([
+  ...holds.map(({ technique }) => technique),
+  "lt-still-point",
+  listeningFirst,
+  listeningAgain,
+  "rise-slowly",
+]);
+export const isFixed = (stem: string): boolean => fixed.has(stem);
+
 export const isListening = ({ key }: Technique): boolean => key === listeningFirst || key === listeningAgain;

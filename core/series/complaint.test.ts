@@ -1,7 +1,7 @@
 import { areaOf } from "../consent/consent";
 import { screen } from "../screening/screen";
 import { regionKeys } from "../anatomy/regions";
-import { techniqueOf } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import { entryOf, factsOf } from "../test/facts";
 import { exampleInput } from "../test/plan-inputs";
 import { quickPlan } from "../test/quick-plan";

@@ -1,3 +1,4 @@
+import { stemOf } from "../techniques/library";
 import type { Technique } from "../techniques/technique";
 import { halves, minutesOf, type PlanInput } from "./plan";
 import { arcOf } from "./arc-session";
@@ -26,22 +27,26 @@ function needsOf(input: PlanInput): number[] {
   const needs = sessions.map(() => 0);
   if (input.complaintRegion === null) return needs;
   const usesLeft = new Map<string, number>();
-  const used = input.done.flatMap(({ steps }) => steps.map(({ technique }) => technique));
+  const used = input.done.flatMap(({ steps }) => steps.map(({ technique }) => stemOf(technique)));
   const options = sessions.map((_, s) => {
     // an arc follows its own order, whatever the complaint is
     if (s < input.done.length || arcOf(s, input)) return [];
     const most = (technique: Technique) => minutesOf(dosed(technique, timeRange(technique, s, input).most, s, input));
-    return candidates(input, s)
-      .filter(({ phase }) => phase !== "open" && phase !== "close")
-      .filter((technique) => helpsComplaint(technique, input))
-      // what has to be prepared there comes with what prepares it, and that helps already: it adds no session of its own
-      .filter((technique) => neededCover(technique) === 0 || !regionsWorked(technique).includes(input.complaintRegion!))
-      .map((technique) => {
-        const spent = used.filter((key) => key === technique.key).length;
-        usesLeft.set(technique.key, Math.max(0, repeatsAllowed(technique, sessions.length) - spent));
-        return { key: technique.key, most: most(technique) };
-      })
-      .sort((a, b) => b.most - a.most);
+    return (
+      candidates(input, s)
+        .filter(({ phase }) => phase !== "open" && phase !== "close")
+        .filter((technique) => helpsComplaint(technique, input))
+        // what has to be prepared there comes with what prepares it, and that helps already: it adds no session of its own
+        .filter(
+          (technique) => neededCover(technique) === 0 || !regionsWorked(technique).includes(input.complaintRegion!),
+        )
+        .map((technique) => {
+          const spent = used.filter((stem) => stem === technique.stem).length;
+          usesLeft.set(technique.stem, Math.max(0, repeatsAllowed(technique, sessions.length) - spent));
+          return { key: technique.stem, most: most(technique) };
+        })
+        .sort((a, b) => b.most - a.most)
+    );
   });
   // one use for each session, by augmenting paths (Kuhn 1955, from memory); those with least to choose from first
   const holders = new Map<string, number[]>();

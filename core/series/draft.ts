@@ -1,3 +1,4 @@
+import { currentKey } from "../techniques/library";
 import { regionKeys } from "../anatomy/regions";
 import type { PlannedSession } from "./plan";
 import { halves } from "./plan";
@@ -82,7 +83,8 @@ export class Draft {
       const stance = room.stances[0]!;
       const kept = stability && new Int16Array(room.choices.length * 2).fill(-1);
       for (const step of stability?.kept[room.session]?.steps ?? []) {
-        const c = room.indexOf.get(step.technique);
+        // what was changed in the library since is kept in the version now in use
+        const c = room.indexOf.get(step.technique) ?? room.indexOf.get(currentKey(step.technique));
         if (c !== undefined)
           room.choices[c]!.sides.forEach((side, k) => (kept![2 * c + k] = timeOf(step.minutes, side)));
       }

@@ -1,5 +1,6 @@
 import fc from "fast-check";
-import { catalogue, techniqueOf } from "../techniques/catalogue";
+import { catalogue } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import { exampleInput } from "../test/plan-inputs";
 import { differences, differenceWords, edited, insteadOf, weigh, type Edit } from "./edit";
 import { minutesOf, type PlannedSession } from "./plan";

@@ -1,4 +1,4 @@
-import { techniqueOf } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import { alike } from "../techniques/find";
 import type { Position, Technique } from "../techniques/technique";
 import { turnsIn } from "./order";

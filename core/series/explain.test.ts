@@ -1,5 +1,5 @@
 import { structureOf } from "../anatomy/structures";
-import { techniqueOf } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import { cautionsOn, entryOf } from "../test/facts";
 import { exampleInput, smallInput } from "../test/plan-inputs";
 import { cautionsOnStep, heldBack, targetsServed, whyStep, withoutStep } from "./explain";

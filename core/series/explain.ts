@@ -3,7 +3,7 @@ import { regionName } from "../anatomy/regions";
 import { depthOf } from "../anatomy/layers";
 import { placeNames } from "../anatomy/places";
 import { structureOf } from "../anatomy/structures";
-import { techniqueOf } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import type { Reach, Technique } from "../techniques/technique";
 import type { PlanInput, PlannedSession, Step } from "./plan";
 import {
@@ -15,6 +15,8 @@ import {
   isLightBlock,
   isOpening,
   isRising,
+  needsOpened,
+  opensRegion,
   prepares,
   regionsWorked,
   rulebook,
@@ -68,9 +70,26 @@ export function whyStep(input: PlanInput, sessions: readonly PlannedSession[], s
   const complaint = input.complaintRegion;
   if (complaint && technique.doses.some((dose) => dose.region === complaint && dose.share >= rulebook.softens))
     reasons.push(`The complaint's own region, ${regionName(complaint).toLowerCase()}, gets some work every session.`);
+  if (reasons.length === 0) {
+    const opens = openedFor(technique, sessions, session);
+    if (opens) reasons.push(opens);
+  }
   if (reasons.length === 0 && served[0])
     reasons.push(`It adds a little to ${served[0].target.name}, in time that nothing else could use better.`);
   return reasons.length > 0 ? reasons : ["It fills time that nothing else could use better."];
+}
+
+/** Inner work in a later session that this outer work opens a region for, as a sentence. */
+function openedFor(technique: Technique, sessions: readonly PlannedSession[], session: number): string | undefined {
+  for (const [s, { steps }] of sessions.entries()) {
+    if (s <= session) continue;
+    for (const later of steps.map((step) => techniqueOf(step.technique)).filter(needsOpened)) {
+      const region = regionsWorked(later).find((each) => opensRegion(technique, each));
+      if (region)
+        return `Outer work, ${regionName(region).toLowerCase()}: ${rulebook.opened} minutes of it have to come before ${later.name} goes deeper there in session ${s + 1}.`;
+    }
+  }
+  return undefined;
 }
 
 /** What of `later` lies under what `cover` softens, structure by structure and place by place. */

@@ -1,7 +1,8 @@
 import fc from "fast-check";
-import { lightest } from "../techniques/safety-tags";
+import { lightest } from "../techniques/touches";
 import { exampleInput, smallInput } from "../test/plan-inputs";
-import { catalogue, techniqueOf } from "../techniques/catalogue";
+import { catalogue } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import { isStrong, passesOf } from "../techniques/technique";
 import { arcOf } from "./arc-session";
 import { formulate } from "./formulate";

@@ -1,5 +1,5 @@
 import { regionKeys, regionName } from "../anatomy/regions";
-import { techniqueOf } from "../techniques/catalogue";
+import { stemOf, techniqueOf } from "../techniques/library";
 import type { Position, Technique } from "../techniques/technique";
 import { LinearModel } from "./linear-model";
 import { minutesOf, type PlanInput, type PlannedSession } from "./plan";
@@ -249,11 +249,11 @@ export function formulate(input: PlanInput): Formulation {
 
   const used = new Map<string, number>();
   for (const step of input.done.flatMap((session) => session.steps))
-    used.set(step.technique, (used.get(step.technique) ?? 0) + 1);
+    used.set(stemOf(step.technique), (used.get(stemOf(step.technique)) ?? 0) + 1);
   const byTechnique = new Map<string, Use[]>();
-  for (const use of uses) byTechnique.set(use.technique.key, [...(byTechnique.get(use.technique.key) ?? []), use]);
-  for (const [key, list] of byTechnique) {
-    const most = Math.max(0, repeatsAllowed(techniqueOf(key), sessions.length) - (used.get(key) ?? 0));
+  for (const use of uses) byTechnique.set(use.technique.stem, [...(byTechnique.get(use.technique.stem) ?? []), use]);
+  for (const [stem, list] of byTechnique) {
+    const most = Math.max(0, repeatsAllowed(list[0]!.technique, sessions.length) - (used.get(stem) ?? 0));
     if (list.length > most)
       model.row(
         0,

@@ -1,4 +1,4 @@
-import { techniqueOf } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import type { Position, Technique } from "../techniques/technique";
 import type { Step } from "./plan";
 import { isClosing, isOpening, isRising, neededCover, prepares, regionsWorked, workingDepth } from "./rulebook";

@@ -32,6 +32,8 @@ export type PlanInput = {
   locks: readonly Lock[];
   /** Sessions that have been worked already, from the first on: they stay as they were. */
   done: readonly PlannedSession[];
+  /** Keys of what may be planned, where a practice changed the starting catalogue. */
+  techniques?: readonly string[];
 };
 
 export type Plan = {

@@ -1,5 +1,5 @@
 import type { Highs } from "highs";
-import { techniqueOf } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import { formulate } from "./formulate";
 import { LinearModel } from "./linear-model";
 import type { PlanInput } from "./plan";

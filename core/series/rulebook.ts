@@ -4,6 +4,7 @@ import { regionKeys, type RegionKey } from "../anatomy/regions";
 import { isActive, type Outcome } from "../screening/outcome";
 import { positionsLeft, timeLimits, verdictOn, type Verdict } from "../screening/verdict";
 import { catalogue } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import { isStrong, type Medium, type Position, type Technique } from "../techniques/technique";
 import { arcOf, isListening } from "./arc-session";
 import { halves, type PlanInput, type StepMinutes } from "./plan";
@@ -194,7 +195,7 @@ export function whyNot(technique: Technique, session: number, input: PlanInput):
 }
 
 export const isOpening = (technique: Technique) => technique.phase === "open";
-export const isRising = (technique: Technique) => technique.key === "rise-slowly";
+export const isRising = (technique: Technique) => technique.stem === "rise-slowly";
 export const isClosing = (technique: Technique) => technique.phase === "close" && !isRising(technique);
 export const isLightBlock = (technique: Technique) => technique.layer === "LT" && technique.phase === "work";
 export const opensRegion = (technique: Technique, region: RegionKey): boolean => {
@@ -231,6 +232,15 @@ export function mostLightBlocks(session: number, input: PlanInput): number {
   return arc ? rulebook.mostSteps : light ? rulebook.lightBlocks.light : rulebook.lightBlocks.structural;
 }
 
+const offers = new WeakMap<PlanInput, readonly Technique[]>();
+/** What may be planned at all. */
+export function offeredIn(input: PlanInput): readonly Technique[] {
+  if (!input.techniques) return catalogue;
+  const known = offers.get(input) ?? input.techniques.map(techniqueOf);
+  offers.set(input, known);
+  return known;
+}
+
 /** Techniques that are of use in a session: eligible, reaching its territory or a target, and not without preparation. */
 export function candidates(input: PlanInput, session: number): Technique[] {
   const template = templateOf(input.template).sessions[session]!;
@@ -242,7 +252,8 @@ export function candidates(input: PlanInput, session: number): Technique[] {
   const kept = new Set(
     input.locks.filter((lock) => lock.session === session && lock.kind === "keep").map((lock) => lock.technique),
   );
-  let found = catalogue.filter(
+  const among = [...new Set([...offeredIn(input), ...[...kept].map(techniqueOf)])];
+  let found = among.filter(
     (technique) =>
       !whyNot(technique, session, input) &&
       (kept.has(technique.key) ||
@@ -253,8 +264,8 @@ export function candidates(input: PlanInput, session: number): Technique[] {
   // what nothing here can prepare is of no use, nor is what only that could have prepared
   for (let before = -1; before !== found.length;) {
     before = found.length;
-    const among = found;
-    found = among.filter((technique) => kept.has(technique.key) || preparable(technique, among));
+    const left = found;
+    found = left.filter((technique) => kept.has(technique.key) || preparable(technique, left));
   }
   return found;
 }

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { exampleInput } from "../test/plan-inputs";
-import { catalogue, techniqueOf } from "../techniques/catalogue";
+import { catalogue } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import { quickPlan } from "../test/quick-plan";
 import { orderSteps, turnsIn } from "./order";
 import type { PlanInput, PlannedSession, Step } from "./plan";

@@ -1,6 +1,6 @@
 import { placeNames } from "../anatomy/places";
 import { regionKeys, regionName } from "../anatomy/regions";
-import { catalogue, techniqueOf } from "../techniques/catalogue";
+import { isTechnique, stemOf, techniqueOf } from "../techniques/library";
 import { positionName, type Technique } from "../techniques/technique";
 import { minutesOf, sessionMinutes, type PlanInput, type PlannedSession, type Step } from "./plan";
 import { emptyArc } from "./arc-minutes";
@@ -79,10 +79,9 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
         by: Math.abs(sessions.length - template.sessions.length),
       },
     ];
-  const known = new Set(catalogue.map((technique) => technique.key));
   for (const [index, session] of sessions.entries())
     for (const step of session.steps)
-      if (!known.has(step.technique)) say("technique", index, `“${step.technique}” is not in the catalogue.`);
+      if (!isTechnique(step.technique)) say("technique", index, `“${step.technique}” is not in the catalogue.`);
   if (found.length > 0) return found;
 
   for (let s = input.done.length; s < sessions.length; s++) {
@@ -286,7 +285,7 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
       }
     }
     for (const lock of input.locks.filter((each) => each.session === s))
-      if (names.has(lock.technique) !== (lock.kind === "keep"))
+      if (steps.some((step) => stemOf(step.technique) === stemOf(lock.technique)) !== (lock.kind === "keep"))
         say(
           "locks",
           s,
@@ -294,13 +293,13 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
         );
   }
 
-  const uses = new Map<string, number>();
+  const uses = new Map<string, Technique[]>();
   for (const step of sessions.flatMap((session) => session.steps))
-    uses.set(step.technique, (uses.get(step.technique) ?? 0) + 1);
-  for (const [key, times] of uses) {
-    const most = repeatsAllowed(techniqueOf(key), sessions.length);
-    if (times > most)
-      say("repeats", 0, `${techniqueOf(key).name} returns ${times} times, more than ${most}.`, times - most);
+    uses.set(stemOf(step.technique), [...(uses.get(stemOf(step.technique)) ?? []), of(step)]);
+  for (const own of uses.values()) {
+    const [technique, times] = [own.at(-1)!, own.length];
+    const most = repeatsAllowed(technique, sessions.length);
+    if (times > most) say("repeats", 0, `${technique.name} returns ${times} times, more than ${most}.`, times - most);
   }
   return found;
 }

@@ -1,8 +1,8 @@
 import loadHighs from "highs";
 import { areaOf } from "../consent/consent";
 import type { Outcome } from "../screening/outcome";
-import { techniqueOf } from "../techniques/catalogue";
-import { hasTag, regionsTouched } from "../techniques/safety-tags";
+import { techniqueOf } from "../techniques/library";
+import { hasTag, regionsTouched } from "../techniques/touches";
 import { cautionsOn, entryOf, factsOf } from "../test/facts";
 import { exampleInput, smallInput } from "../test/plan-inputs";
 import { screen } from "../screening/screen";

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { structureOf } from "../anatomy/structures";
-import { catalogue, techniqueOf } from "../techniques/catalogue";
+import { catalogue } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import { exampleInput } from "../test/plan-inputs";
 import { quickPlan } from "../test/quick-plan";
 import { minutesOf, sessionMinutes, tableMinutesOf, type PlannedSession, type Step } from "./plan";

@@ -2,7 +2,7 @@ import { depthOf } from "../anatomy/layers";
 import type { PlaceKey } from "../anatomy/places";
 import { regionKeys, type RegionKey } from "../anatomy/regions";
 import { partsOf, structureOf, structures } from "../anatomy/structures";
-import { techniqueOf } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import type { Technique } from "../techniques/technique";
 import type { Target } from "../reading/target";
 import type { PlanInput, PlannedSession, Step } from "./plan";

@@ -1,5 +1,5 @@
 import { regionKeys } from "../anatomy/regions";
-import { techniqueOf } from "../techniques/catalogue";
+import { stemOf, techniqueOf } from "../techniques/library";
 import type { Position, Technique } from "../techniques/technique";
 import { solvedRange } from "./arc-minutes";
 import { halves, minutesOf, type PlanInput } from "./plan";
@@ -135,7 +135,7 @@ export function searchSpace(input: PlanInput): SearchSpace {
   // worked minutes are no half minutes: they are added up before they are cut to any
   const openedMinutes = new Float64Array(regionKeys.length);
   for (const step of input.done.flatMap((session) => session.steps)) {
-    used.set(step.technique, (used.get(step.technique) ?? 0) + 1);
+    used.set(stemOf(step.technique), (used.get(stemOf(step.technique)) ?? 0) + 1);
     regionKeys.forEach((region, r) => {
       if (opensRegion(techniqueOf(step.technique), region)) openedMinutes[r]! += minutesOf(step.minutes);
     });
@@ -184,9 +184,9 @@ export function searchSpace(input: PlanInput): SearchSpace {
       }
       const facingSide = facing(technique);
       const { least, most } = solvedRange(technique, session, input);
-      const id = ids.get(technique.key) ?? ids.size;
-      ids.set(technique.key, id);
-      usesLeft[id] = Math.max(0, repeatsAllowed(technique, sessions.length) - (used.get(technique.key) ?? 0));
+      const id = ids.get(technique.stem) ?? ids.size;
+      ids.set(technique.stem, id);
+      usesLeft[id] = Math.max(0, repeatsAllowed(technique, sessions.length) - (used.get(technique.stem) ?? 0));
       return {
         technique,
         id,

@@ -1,11 +1,11 @@
 import type { Target } from "../reading/target";
-import { techniqueOf } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import { counted } from "../words";
 import { arcOf, isListening } from "./arc-session";
 import { differenceWords, type StepDifference } from "./edit";
 import { whyStep } from "./explain";
 import { minutesOf, type PlanInput, type PlannedSession, type Step } from "./plan";
-import { isRising } from "./rulebook";
+import { isRising, offeredIn } from "./rulebook";
 import { coverageItems, doseOfStep } from "./score";
 
 /** What a plan was solved for, and what it holds. */
@@ -20,6 +20,8 @@ export type Since = {
   lighter: Target[];
   /** Steps that were planned and not worked, by session (from 0). */
   skipped: { session: number; techniques: string[] }[];
+  /** Steps still to come whose technique was changed or retired in the library, by session. */
+  outdated: { session: number; techniques: string[] }[];
 };
 
 /** A weight that differs by less is the same finding, read once more. */
@@ -40,7 +42,12 @@ export function sinceSolved(plan: Solved, input: PlanInput): Since {
         was !== undefined && sign * (target.weight - was.weight) > leastShift * Math.max(was.weight, target.weight)
       );
     });
+  const offered = new Set(offeredIn(input).map(({ key }) => key));
   return {
+    outdated: plan.sessions.flatMap(({ steps }, session) => {
+      const techniques = steps.map(({ technique }) => technique).filter((key) => !offered.has(key));
+      return session >= input.done.length && techniques.length > 0 ? [{ session, techniques }] : [];
+    }),
     fresh: input.targets.filter((target) => !before.has(placeOf(target))),
     met: plan.targets.filter((target) => !now.has(placeOf(target))),
     heavier: shifted(1),
@@ -67,8 +74,14 @@ const named = (targets: readonly Target[]) => {
   return `${names.join("; ")}${targets.length > 3 ? ` and ${targets.length - 3} more` : ""}`;
 };
 
+const listed = (keys: readonly string[]) =>
+  `${keys
+    .slice(0, 4)
+    .map((key) => techniqueOf(key).name.toLowerCase())
+    .join(", ")}${keys.length > 4 ? ` and ${keys.length - 4} more` : ""}`;
+
 /** "1 finding is new (…). 2 are met (…). 3 steps were not worked (…).": sentences, none where nothing came since. */
-export function sinceWords({ fresh, met, heavier, lighter, skipped }: Since): string[] {
+export function sinceWords({ fresh, met, heavier, lighter, skipped, outdated }: Since): string[] {
   const of = (list: readonly Target[], word: (n: number) => string) =>
     list.length > 0 ? [`${word(list.length)}: ${named(list)}.`] : [];
   return [
@@ -78,17 +91,19 @@ export function sinceWords({ fresh, met, heavier, lighter, skipped }: Since): st
     ...of(lighter, (n) => `${counted(n, "target")} ${n === 1 ? "weighs" : "weigh"} less`),
     ...skipped.map(
       ({ session, techniques }) =>
-        `Session ${session + 1}: ${counted(techniques.length, "step")} not worked (${techniques
-          .slice(0, 4)
-          .map((key) => techniqueOf(key).name.toLowerCase())
-          .join(", ")}${techniques.length > 4 ? ` and ${techniques.length - 4} more` : ""}).`,
+        `Session ${session + 1}: ${counted(techniques.length, "step")} not worked (${listed(techniques)}).`,
+    ),
+    ...outdated.map(
+      ({ session, techniques }) =>
+        `Session ${session + 1}: changed or retired in the library since: ${listed(techniques)}.`,
     ),
   ];
 }
 
 /** "5 targets are new, 3 ask for nothing any more, 2 steps were not worked": the same in one line; "" where nothing came since. */
-export function sinceInShort({ fresh, met, heavier, lighter, skipped }: Since): string {
-  const steps = skipped.reduce((sum, { techniques }) => sum + techniques.length, 0);
+export function sinceInShort({ fresh, met, heavier, lighter, skipped, outdated }: Since): string {
+  const all = (list: Since["skipped"]) => list.reduce((sum, { techniques }) => sum + techniques.length, 0);
+  const [steps, old] = [all(skipped), all(outdated)];
   const parts = [
     [fresh.length, "is new", "are new"],
     [met.length, "asks for nothing any more", "ask for nothing any more"],
@@ -101,6 +116,7 @@ export function sinceInShort({ fresh, met, heavier, lighter, skipped }: Since): 
   return [
     ...targets,
     ...(steps > 0 ? [`${counted(steps, "step")} ${steps === 1 ? "was" : "were"} not worked`] : []),
+    ...(old > 0 ? [`${counted(old, "technique")} ${old === 1 ? "was" : "were"} changed or retired`] : []),
   ].join(", ");
 }
 

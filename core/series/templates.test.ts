@@ -1,6 +1,6 @@
 import { depthOf } from "../anatomy/layers";
 import { exampleInput } from "../test/plan-inputs";
-import { techniqueOf } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import { sessionMinutes, type PlanInput } from "./plan";
 import { workingDepth } from "./rulebook";
 import { breaches } from "./rules";

@@ -1,5 +1,5 @@
 import { passesOf } from "../techniques/technique";
-import { techniqueOf } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import { closingNote } from "./closing-note";
 import type { RunStep, SessionEvent } from "./events";
 import { foldRun } from "./fold";

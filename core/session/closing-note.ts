@@ -1,4 +1,4 @@
-import { techniqueOf } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import type { BodySide } from "../units";
 import { counted } from "../words";
 import { elapsed, type RunState } from "./fold";

@@ -3,7 +3,7 @@ import type { School } from "../screening/facts";
 import type { Outcome } from "../screening/outcome";
 import { reaches, verdictOn } from "../screening/verdict";
 import { zonesOf } from "../screening/zones";
-import { hasTag, placesTouched } from "../techniques/safety-tags";
+import { hasTag, placesTouched } from "../techniques/touches";
 import type { Technique } from "../techniques/technique";
 
 /** What has to be known about one technique at the table, today and with this client. */

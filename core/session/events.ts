@@ -1,4 +1,4 @@
-import { techniqueOf } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import { passesOf, type Position } from "../techniques/technique";
 import type { PlannedSession } from "../series/plan";
 import type { BodySide, Seconds } from "../units";

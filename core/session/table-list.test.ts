@@ -1,7 +1,7 @@
 import type { ConsentRecord } from "../consent/consent";
 import { usualSchool } from "../screening/facts";
 import type { PlannedSession, Step } from "../series/plan";
-import { techniqueOf } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import { cautionsOn, entryOf } from "../test/facts";
 import { cuesFor } from "./cues";
 import { consentFor, consentName, tableList } from "./table-list";

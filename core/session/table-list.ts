@@ -1,7 +1,7 @@
 import { areaOf, sensitiveAreas, stands, type ConsentRecord, type Subject } from "../consent/consent";
 import type { PlannedSession } from "../series/plan";
-import { techniqueOf } from "../techniques/catalogue";
-import { hasTag } from "../techniques/safety-tags";
+import { techniqueOf } from "../techniques/library";
+import { hasTag } from "../techniques/touches";
 import type { Technique } from "../techniques/technique";
 import { runSteps, type RunStep } from "./events";
 

@@ -1,6 +1,6 @@
 import { partsOf } from "../anatomy/structures";
 import type { PlannedSession } from "../series/plan";
-import { techniqueOf } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import type { Minutes, Side } from "../units";
 
 type BySide = Record<Side, Minutes>;

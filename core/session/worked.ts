@@ -1,5 +1,5 @@
 import type { PlannedSession, Step } from "../series/plan";
-import { techniqueOf } from "../techniques/catalogue";
+import { techniqueOf } from "../techniques/library";
 import { arcAfter, workedSteps } from "../light-touch/arc";
 import type { RunState, StepState } from "./fold";
 

@@ -4,8 +4,9 @@ import { structureOf } from "../anatomy/structures";
 import { layerKeys } from "../anatomy/layers";
 import { regionKeys } from "../anatomy/regions";
 import { neededCover, prepares, regionsWorked, workingDepth } from "../series/rulebook";
-import { catalogue, techniqueOf } from "./catalogue";
-import { hasTag, jointsMoved, lightest, regionsTouched } from "./safety-tags";
+import { catalogue } from "./catalogue";
+import { techniqueOf } from "./library";
+import { hasTag, jointsMoved, lightest, regionsTouched } from "./touches";
 import { isStrong, passesOf } from "./technique";
 
 describe("the catalogue of techniques", () => {

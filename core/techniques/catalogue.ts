@@ -1,7 +1,8 @@
 import type { LayerKey } from "../anatomy/layers";
-import { placeOf } from "../anatomy/places";
-import { partsOf, structureOf } from "../anatomy/structures";
-import type { Dose, Load, Medium, Phase, Position, Reach, Technique } from "./technique";
+import { reachOf, techniqueFrom, type Definition } from "./definition";
+import { holds } from "./holds";
+import { jointsByKey, tagsByKey } from "./safety-tags";
+import type { Load, Medium, Phase, Position, Technique } from "./technique";
 
 /**
  * The starting catalogue of techniques. All of it is common practice; times and pressures are defaults. Keys are
@@ -221,27 +222,10 @@ const positions: Record<string, Position> = { P: "prone", S: "supine", L: "side"
 const media: Record<string, Medium> = { D: "dry", W: "wax", O: "oil", A: "any" };
 const loads = { t: "thumb", f: "fingers", w: "wrist", s: "shoulder", b: "back" } as const;
 
-/** "hamstrings@thigh-back,sit-bone*.6": each part of a group for itself, where it lies in one of the places named. */
-function readReach(text: string, technique: string): Reach[] {
-  const [, name, at, share] = /^([a-z-]+)(?:@([a-z,-]+))?(?:\*([\d.]+))?$/.exec(text) ?? [];
-  const found = partsOf(name ?? "").flatMap((part): Reach[] => {
-    const structure = structureOf(part);
-    const places = at ? at.split(",").filter((place) => structure?.places.includes(place)) : structure?.places;
-    return places?.length ? [{ structure: part, places, share: Number(share ?? 1) }] : [];
-  });
-  if (found.length === 0) throw new RangeError(`${technique}: "${text}" reaches nothing that is in the anatomy`);
-  return found;
-}
-
-/** The most each layer of each region gets; a structure counts for the region of its first place. */
-function dosesOf(reach: readonly Reach[]): Dose[] {
-  const doses = new Map<string, Dose>();
-  for (const { structure, places, share } of reach) {
-    const [region, { layer }] = [placeOf(places[0]!).region, structureOf(structure)!];
-    const known = doses.get(`${region} ${layer}`);
-    if (!known || known.share < share) doses.set(`${region} ${layer}`, { region, layer, share });
-  }
-  return [...doses.values()];
+/** "hamstrings@thigh-back,sit-bone*.6" */
+function readReach(text: string): Definition["reach"][number] {
+  const [, structure, at, share] = /^([a-z-]+)(?:@([a-z,-]+))?(?:\*([\d.]+))?$/.exec(text) ?? [];
+  return { structure: structure ?? text, ...(at && { places: at.split(",") }), share: Number(share ?? 1) };
 }
 
 function parse(row: string): Technique {
@@ -258,10 +242,14 @@ function parse(row: string): Technique {
   const [ideal, least] = time.match(/[\d.]+/g)!.map(Number) as [number, number];
   const load: Load = {};
   for (const part of strain) load[loads[part[0] as keyof typeof loads]] = Number(part[1]) as 1 | 2 | 3;
-  const reached = reach === "-" ? [] : reach.split(" ").flatMap((text) => readReach(text, key));
   const options = more.split("; ");
   const stop = options.find((option) => option.startsWith("stop: "));
-  return {
+  const hold = holds[key];
+  const joints = jointsByKey[key];
+  const reached = reach === "-" ? [] : reach.split(" ").map(readReach);
+  const nowhere = reached.find((each) => reachOf(each).length === 0);
+  if (nowhere) throw new RangeError(`${key}: "${nowhere.structure}" reaches nothing that is in the anatomy`);
+  return techniqueFrom({
     key,
     name,
     what,
@@ -274,21 +262,16 @@ function parse(row: string): Technique {
     pressure: Number(pressure),
     sided: !options.includes("whole"),
     reach: reached,
-    doses: dosesOf(reached),
-    stopWhen: stop?.slice("stop: ".length) ?? "the client guards, holds the breath or says so",
-    ...(options.includes("consent") ? { consent: true as const } : {}),
-  };
+    tags: tagsByKey(key),
+    ...(stop && { stopWhen: stop.slice("stop: ".length) }),
+    ...(options.includes("consent") && { consent: true }),
+    ...(joints && { joints }),
+    ...(hold && { hold }),
+  });
 }
 
+/** The techniques everyone starts with. */
 export const catalogue: readonly Technique[] = rows
   .split("\n")
   .filter((row) => row.includes(" | "))
   .map(parse);
-
-const byKey = new Map(catalogue.map((technique) => [technique.key, technique]));
-
-export function techniqueOf(key: string): Technique {
-  const technique = byKey.get(key);
-  if (!technique) throw new RangeError(`technique "${key}" is not in the catalogue`);
-  return technique;
-}

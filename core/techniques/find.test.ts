@@ -1,7 +1,8 @@
 import fc from "fast-check";
-import { catalogue, techniqueOf } from "./catalogue";
+import { catalogue } from "./catalogue";
+import { techniqueOf } from "./library";
 import { alike, askedWords, findTechniques, readAsked } from "./find";
-import { hasTag } from "./safety-tags";
+import { hasTag } from "./touches";
 
 const find = (text: string) => findTechniques(readAsked(text), catalogue).map(({ technique }) => technique);
 const keys = (text: string) => find(text).map(({ key }) => key);

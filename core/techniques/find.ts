@@ -2,7 +2,8 @@ import { layerName } from "../anatomy/layers";
 import { placeOf } from "../anatomy/places";
 import { regionName } from "../anatomy/regions";
 import { partsOf, structureGroups, structureOf } from "../anatomy/structures";
-import { hasTag, safetyTags, type SafetyTag } from "./safety-tags";
+import { safetyTags, type SafetyTag } from "./safety-tags";
+import { hasTag } from "./touches";
 import type { Load, Medium, Phase, Position, Technique } from "./technique";
 
 /** What a typed line was read as: facets that have a meaning of their own, and words that have to be found. */

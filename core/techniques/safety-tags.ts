@@ -1,7 +1,4 @@
-import { jointsAt } from "../anatomy/joints";
-import { regionsOf, type PlaceKey } from "../anatomy/places";
 import type { RegionKey } from "../anatomy/regions";
-import type { Technique } from "./technique";
 
 /** What a technique does that a caution may speak against. Common practice. */
 export const safetyTags = {
@@ -121,25 +118,13 @@ export const tagRegions: Partial<Record<SafetyTag, readonly RegionKey[]>> = {
   jaw: ["head"],
 };
 
-const tagsByTechnique = new Map<string, Set<SafetyTag>>();
-for (const [tag, keys] of Object.entries(safetyTags) as [SafetyTag, readonly string[]][])
-  for (const key of keys) tagsByTechnique.set(key, (tagsByTechnique.get(key) ?? new Set()).add(tag));
+export const safetyTagKeys = Object.keys(safetyTags) as SafetyTag[];
 
-export const hasTag = (technique: Technique, tag: SafetyTag): boolean =>
-  tagsByTechnique.get(technique.key)?.has(tag) ?? false;
+/** The tags of a technique of the starting catalogue. */
+export const tagsByKey = (key: string): SafetyTag[] =>
+  safetyTagKeys.filter((tag) => (safetyTags[tag] as readonly string[]).includes(key));
 
-const touched = new WeakMap<Technique, readonly PlaceKey[]>();
-/** Every place a technique's hands reach, however briefly: what an excluded area is judged by. */
-export function placesTouched(technique: Technique): readonly PlaceKey[] {
-  const known = touched.get(technique) ?? [...new Set(technique.reach.flatMap(({ places }) => places))];
-  touched.set(technique, known);
-  return known;
-}
-
-/** The regions of these places. */
-export const regionsTouched = (technique: Technique): RegionKey[] => regionsOf(placesTouched(technique));
-
-/** Joints that levers and stretches move. What is not named moves every joint where it reaches. Common practice. */
+/** Joints that levers and stretches of the starting catalogue move. Common practice. */
 const moved: Readonly<Record<string, string>> = {
   "leg-as-lever": "hip-joint knee-joint sacroiliac lumbosacral lumbar-segments",
   "open-close-twist": "lumbar-segments thoracic-segments rib-joints lumbosacral",
@@ -166,19 +151,6 @@ const moved: Readonly<Record<string, string>> = {
   "band-bend": "knee-joint kneecap-joint",
 };
 
-const joints = new WeakMap<Technique, readonly string[]>();
-/** The joints a technique moves: what a rule about a joint is judged by. */
-export function jointsMoved(technique: Technique): readonly string[] {
-  const known = joints.get(technique) ?? moved[technique.key]?.split(" ") ?? jointsAt(placesTouched(technique));
-  joints.set(technique, known);
-  return known;
-}
-
-/**
- * The lightest pressure a technique can still be done at: two points under its usual, one where it has to reach
- * inner muscle or a joint. Below that it is another technique. Common practice.
- */
-export function lightest(technique: Technique): number {
-  const inner = technique.layer === "DM" || technique.layer === "AR";
-  return technique.layer === "LT" ? 0 : Math.max(0, technique.pressure - (inner ? 1 : 2));
-}
+export const jointsByKey: Readonly<Record<string, string[] | undefined>> = Object.fromEntries(
+  Object.entries(moved).map(([key, joints]) => [key, joints.split(" ")]),
+);

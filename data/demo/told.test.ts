@@ -4,7 +4,7 @@ import { obstacles } from "../../core/screening/may-start";
 import { acting, judge } from "../../core/screening/outcome";
 import { screen } from "../../core/screening/screen";
 import { tableList } from "../../core/session/table-list";
-import { techniqueOf } from "../../core/techniques/catalogue";
+import { techniqueOf } from "../../core/techniques/library";
 import { changeOf } from "../../core/own-measures/own-measures";
 import { getClient } from "../clients";
 import { consentsOf } from "../consents";

@@ -46,6 +46,7 @@ export const grants: Record<string, string> = {
   screening_answer: "select, insert",
   caution_decision: "select, insert",
   consent: "select, insert",
+  library_version: "select, insert",
 };
 
 /** Tables whose rows go with the row they belong to; everywhere else a reference holds its row fast. */

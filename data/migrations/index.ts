@@ -16,6 +16,7 @@ import { looks } from "./014-looks";
 import { trainer } from "./015-trainer";
 import { hands } from "./016-hands";
 import { choices } from "./017-choices";
+import { library } from "./018-library";
 import { grantSql } from "./grants";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
@@ -37,6 +38,7 @@ const migrations: Migration[] = [
   trainer,
   hands,
   choices,
+  library,
 ];
 
 /** Migrations are imported statically, so that the bundled server carries them. */

@@ -1,4 +1,5 @@
-import { tableMinutesOf, type PlanInput, type PlannedSession } from "~core/series/plan";
+import { currentKey, libraryInUse } from "~core/techniques/library";
+import { tableMinutesOf, type Lock, type PlanInput, type PlannedSession } from "~core/series/plan";
 import { daysWorked, sessionDays } from "~core/series/dates";
 import { templateOf } from "~core/series/template";
 import { unsafe, type Breach } from "~core/series/rules";
@@ -36,6 +37,16 @@ export async function workedSessions(
   return closed.map(({ id, ordinal }) => worked.get(id) ?? series?.plan?.sessions[ordinal - 1] ?? { steps: [] });
 }
 
+/** What may be planned, where that is not the starting catalogue. */
+function offer(): { techniques?: string[] } {
+  const { versions, offered } = libraryInUse();
+  return versions.length > 0 ? { techniques: offered.map(({ key }) => key) } : {};
+}
+
+/** A lock is on a technique: it follows to the version now in use; one that is retired stays where it was locked in. */
+const locksNow = (locks: readonly Lock[]): Lock[] =>
+  locks.map((lock) => ({ ...lock, technique: currentKey(lock.technique) }));
+
 export async function planInputOf(
   tx: Tx,
   client: Client,
@@ -56,7 +67,8 @@ export async function planInputOf(
     complaintRegion: client.complaintRegion,
     pressureCeiling: client.pressureCeiling,
     thumbBudget: settings.thumbBudget,
-    locks: settings.locks,
+    locks: locksNow(settings.locks),
+    ...offer(),
     // what was decided to be set aside does not reach the plan
     cautions: judged.filter((caution) => !caution.decided),
     days: sessionDays(daysWorked(visits), settings, templateOf(template).sessions.length),

@@ -2,7 +2,9 @@ import Box from "@mui/material/Box";
 import LinearProgress from "@mui/material/LinearProgress";
 import { Outlet, useNavigation } from "react-router";
 import type { Route } from "./+types/frame";
+import { libraryInUse } from "~core/techniques/library";
 import { asking, signedIn } from "~app/session.server";
+import { bringLibrary, framed } from "~app/ui/library-in-use";
 import { CommandBox } from "./command-box";
 import { Rail } from "./rail";
 
@@ -16,10 +18,15 @@ export function loader({ context }: Route.LoaderArgs) {
       practiceName: practitioner.practiceName,
       settings: practitioner.settings,
     },
+    /** What the practice changed of the starting techniques: everything below knows their names by it. */
+    library: libraryInUse().versions,
   };
 }
 
+export { framed as shouldRevalidate };
+
 export default function Frame({ loaderData }: Route.ComponentProps) {
+  bringLibrary(loaderData.library);
   const waiting = useNavigation().state === "loading";
   return (
     <Box sx={{ display: "flex", minHeight: "100dvh" }}>

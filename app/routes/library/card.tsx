@@ -2,13 +2,16 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useMemo } from "react";
+import { Link } from "react-router";
 import { placeNames } from "~core/anatomy/places";
 import { regionName } from "~core/anatomy/regions";
 import { structureOf } from "~core/anatomy/structures";
+import { isFixed } from "~core/series/arc-session";
 import { neededCover, prepares, regionsWorked, rulebook } from "~core/series/rulebook";
-import { catalogue } from "~core/techniques/catalogue";
+import { offered } from "~core/techniques/library";
 import { alike } from "~core/techniques/find";
-import { hasTag, safetyTags, type SafetyTag } from "~core/techniques/safety-tags";
+import { safetyTags, type SafetyTag } from "~core/techniques/safety-tags";
+import { hasTag } from "~core/techniques/touches";
 import { passesOf, positionName, type Technique } from "~core/techniques/technique";
 import { capitalised } from "~core/words";
 import { Fine } from "~app/ui/fine";
@@ -23,6 +26,15 @@ const phaseWords = {
   close: "closes a session",
 } as const;
 const mediumWords = { dry: "dry", wax: "with a little wax", oil: "with oil", any: "dry or with oil" } as const;
+const intentWords = {
+  lengthen: "lengthening",
+  free: "freeing",
+  settle: "settling",
+  activate: "waking up",
+  mobilise: "moving",
+  assess: "finding out",
+} as const;
+const effortWords = { breathes: "breathes with it", moves: "moves meanwhile", presses: "presses lightly" } as const;
 const shownStructures = 8;
 
 /** All that is known of one technique: where it reaches on the figure, how it is done, what it needs and prepares, what else does it. */
@@ -30,19 +42,22 @@ export function Card({
   technique,
   no,
   choose,
+  adapt = false,
 }: {
   technique: Technique;
   no: string | undefined;
   /** Opens another card. */
   choose?: (key: string) => void;
+  /** Leads to where it is adapted and retired. */
+  adapt?: boolean;
 }) {
-  const others = useMemo(() => alike(technique, catalogue).slice(0, 4), [technique]);
+  const others = useMemo(() => alike(technique, offered()).slice(0, 4), [technique]);
   const reach = [...technique.reach].sort((a, b) => b.share - a.share);
   const needs = neededCover(technique) > 0;
   const covers = useMemo(
     () =>
       needs
-        ? catalogue
+        ? offered()
             .filter((cover) => regionsWorked(technique).some((region) => prepares(cover, technique, region)))
             .slice(0, 5)
         : [],
@@ -50,7 +65,7 @@ export function Card({
   );
   const prepared = useMemo(
     () =>
-      catalogue
+      offered()
         .filter((later) => regionsWorked(later).some((region) => prepares(technique, later, region)))
         .slice(0, 5),
     [technique],
@@ -109,6 +124,12 @@ export function Card({
             {[...(technique.consent ? ["consent for a sensitive area, every time"] : []), ...tags].join(", ")}.
           </Typography>
         )}
+        <Typography>
+          <strong>For</strong> {intentWords[technique.intent]}, with {technique.tools.join(" or ")}
+          {technique.hold &&
+            `; a hold of ${technique.hold.least === technique.hold.most ? "" : `${technique.hold.least}–`}${technique.hold.most} ${technique.hold.unit}`}
+          {technique.effort !== "nothing" && `; the client ${effortWords[technique.effort]}`}.
+        </Typography>
         {others.length > 0 && choose && (
           <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center" }}>
             <strong>What else does this:</strong>
@@ -120,6 +141,19 @@ export function Card({
                 </Fine>
               </Button>
             ))}
+          </Box>
+        )}
+        {adapt && !isFixed(technique.stem) && (
+          <Box>
+            <Button
+              component={Link}
+              to={`/library/technique/${technique.stem}`}
+              size="small"
+              variant="outlined"
+              color="inherit"
+            >
+              Adapt or retire
+            </Button>
           </Box>
         )}
       </Box>

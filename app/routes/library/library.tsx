@@ -12,7 +12,7 @@ import { depthOf } from "~core/anatomy/layers";
 import { regions } from "~core/anatomy/regions";
 import { acting } from "~core/screening/outcome";
 import { verdictOn } from "~core/screening/verdict";
-import { catalogue } from "~core/techniques/catalogue";
+import { libraryInUse, offered, startingVersion, type Library } from "~core/techniques/library";
 import { askedWords, findTechniques, readAsked } from "~core/techniques/find";
 import { positionName, type Technique } from "~core/techniques/technique";
 import { counted } from "~core/words";
@@ -43,7 +43,7 @@ export function loader({ request, context }: Route.LoaderArgs) {
         id: client.id,
         name: client.name,
         out: Object.fromEntries(
-          catalogue.flatMap((technique) => {
+          offered().flatMap((technique) => {
             const { no } = verdictOn(technique, cautions);
             return no ? [[technique.key, no]] : [];
           }),
@@ -65,16 +65,21 @@ export default function Library({ loaderData: { client } }: Route.ComponentProps
   const [params, setParams] = useSearchParams();
   const [text, setText] = useState(params.get("q") ?? "");
   const region = params.get("region") ?? "";
+  const whose = params.get("own") === "1" ? "own" : params.get("own") === "retired" ? "retired" : "";
+  const library = libraryInUse();
+  const retired = useMemo(() => retiredIn(library), [library]);
+  const all = whose === "retired" ? retired : library.offered;
   const open = params.get("open");
   const beside = params.get("beside");
   const typed = useDeferredValue(text);
   const asked = useMemo(() => readAsked(typed), [typed]);
   const found = useMemo(
     () =>
-      findTechniques(asked, catalogue)
+      findTechniques(asked, all)
         .map(({ technique }) => technique)
-        .filter(({ doses }) => !region || doses.some((dose) => dose.region === region && dose.share >= 0.3)),
-    [asked, region],
+        .filter(({ doses }) => !region || doses.some((dose) => dose.region === region && dose.share >= 0.3))
+        .filter(({ key, stem }) => whose !== "own" || key !== stem),
+    [asked, region, all, whose],
   );
   const out = useMemo(() => client?.out ?? {}, [client]);
   const sorted = useMemo(() => [...found].sort((a, b) => Number(a.key in out) - Number(b.key in out)), [found, out]);
@@ -85,13 +90,36 @@ export default function Library({ loaderData: { client } }: Route.ComponentProps
       else next.delete(key);
     setParams(next, { replace: true, preventScrollReset: true });
   };
-  const one = catalogue.find(({ key }) => key === open);
-  const two = catalogue.find(({ key }) => key === beside);
+  const one = all.find(({ key }) => key === open);
+  const two = all.find(({ key }) => key === beside);
   const said = askedWords(asked);
+  const own = library.offered.filter(({ key, stem }) => key !== stem).length;
+  const [more, setMore] = useState(false);
+  // nobody reads more at once, and typing stays quick
+  const shown = more ? sorted : sorted.slice(0, firstShown);
   return (
     <Page
       title="Techniques"
-      note={`${catalogue.length} techniques, common practice, from which a series is solved. Check against your local codes and training.`}
+      note={`${library.offered.length} techniques, common practice${own > 0 ? ` and ${own} of your own making` : ""}, from which a series is solved. Check against your local codes and training.`}
+      actions={
+        <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
+          <Button component={Link} to="/library/new" variant="contained">
+            New technique
+          </Button>
+          <Button component={Link} to="/library/import" variant="outlined" color="inherit">
+            Import
+          </Button>
+          <Button
+            component="a"
+            href={`/library/techniques.json${whose === "own" ? "" : "?all=1"}`}
+            download
+            variant="outlined"
+            color="inherit"
+          >
+            {whose === "own" ? "Export our own" : "Export all"}
+          </Button>
+        </Box>
+      }
     >
       <Box role="search" sx={{ display: "flex", gap: 2, maxWidth: 860, mb: 1, flexWrap: "wrap" }}>
         <TextField
@@ -118,6 +146,18 @@ export default function Library({ loaderData: { client } }: Route.ComponentProps
               {each.name}
             </MenuItem>
           ))}
+        </TextField>
+        <TextField
+          select
+          label="Whose"
+          value={whose}
+          onChange={(event) => set({ own: { own: "1", retired: "retired" }[event.target.value] ?? null })}
+          sx={{ flex: 1, minWidth: 150 }}
+          slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+        >
+          <MenuItem value="">All in use</MenuItem>
+          <MenuItem value="own">Of our own making</MenuItem>
+          <MenuItem value="retired">Retired</MenuItem>
         </TextField>
       </Box>
       <Box sx={{ display: "flex", gap: 1, alignItems: "center", flexWrap: "wrap", minHeight: 36, mb: 1 }}>
@@ -163,12 +203,16 @@ export default function Library({ loaderData: { client } }: Route.ComponentProps
         </Box>
       )}
       {sorted.length === 0 && (
-        <Empty title="Nothing is all of that">
-          No technique is everything that was typed. Take a word away, or another region.
+        <Empty title={whose === "retired" && retired.length === 0 ? "Nothing is retired" : "Nothing is all of that"}>
+          {whose === "retired" && retired.length === 0
+            ? "A technique that you retire is planned no more; plans and logs keep it, and it can be taken back here."
+            : whose === "own" && own === 0
+              ? "Adapt a technique from its card, or add a new one."
+              : "No technique is everything that was typed. Take a word away, or another region."}
         </Empty>
       )}
       <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
-        {sorted.map((technique) => (
+        {shown.map((technique) => (
           <Row
             key={technique.key}
             technique={technique}
@@ -183,8 +227,21 @@ export default function Library({ loaderData: { client } }: Route.ComponentProps
           />
         ))}
       </Box>
+      {shown.length < sorted.length && (
+        <Button sx={{ mt: 1 }} variant="outlined" color="inherit" onClick={() => setMore(true)}>
+          Show all {sorted.length}
+        </Button>
+      )}
     </Page>
   );
+}
+
+const firstShown = 60;
+
+/** What is out of use, as it was last. */
+function retiredIn({ versions, find, current }: Library): Technique[] {
+  const last = new Map(versions.map((version) => [version.stem, version]));
+  return [...last.values()].flatMap(({ stem, key, retired }) => (retired && !current(stem) ? (find(key) ?? []) : []));
 }
 
 function Row({
@@ -237,6 +294,11 @@ function Row({
         >
           <Box component="span" sx={{ fontWeight: 650, display: "block" }}>
             {technique.name}
+            {technique.key !== technique.stem && (
+              <Fine component="span" sx={{ ml: 1 }}>
+                {startingVersion(technique.stem) ? "adapted by us" : "our own"}
+              </Fine>
+            )}
           </Box>
           <Fine component="span">{no ? `Out today: ${no}` : technique.what}</Fine>
         </Box>
@@ -271,7 +333,7 @@ function Row({
           )}
         </Box>
       </Box>
-      {open && <Card technique={technique} no={no} choose={choose} />}
+      {open && <Card technique={technique} no={no} choose={choose} adapt />}
     </Box>
   );
 }

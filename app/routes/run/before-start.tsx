@@ -6,7 +6,7 @@ import type { Subject } from "~core/consent/consent";
 import type { Obstacle } from "~core/screening/may-start";
 import type { RunStep } from "~core/session/events";
 import { consentName, type TableList } from "~core/session/table-list";
-import { techniqueOf } from "~core/techniques/catalogue";
+import { techniqueOf } from "~core/techniques/library";
 import { shortDay } from "~app/ui/dates";
 
 const place: Record<Obstacle["settle"], { name: string; path: string }> = {

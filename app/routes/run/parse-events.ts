@@ -1,13 +1,11 @@
 import { array, number, object, string, ValidationError, type ObjectSchema } from "yup";
 import { eventKinds, ways, type EventKind, type SessionEvent } from "~core/session/events";
-import { catalogue } from "~core/techniques/catalogue";
+import { isTechnique } from "~core/techniques/library";
 import { headOf, type Refused } from "~app/event-head";
 
 const step = number().integer().min(0).max(200).required();
 const runStep = object({
-  technique: string()
-    .oneOf(catalogue.map((each) => each.key))
-    .required(),
+  technique: string().required().max(120).test("technique", "not in the catalogue", isTechnique),
   side: string().oneOf(["L", "R", "mid"]).required(),
   position: string().max(20).nullable().default(null),
   planned: number().min(0).max(36_000).required(),

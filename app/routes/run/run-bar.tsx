@@ -3,7 +3,7 @@ import { useTheme } from "@mui/material/styles";
 import { depthOf } from "~core/anatomy/layers";
 import type { RunStep } from "~core/session/events";
 import type { StepState } from "~core/session/fold";
-import { techniqueOf } from "~core/techniques/catalogue";
+import { techniqueOf } from "~core/techniques/library";
 import { depthColours } from "~app/ui/theme";
 import { counted } from "~core/words";
 

@@ -8,7 +8,7 @@ import type { OnPlace } from "~core/screening/on-place";
 import { ReachFigure } from "~app/ui/reach-figure";
 import type { RunStep, SessionEvent } from "~core/session/events";
 import type { Cues } from "~core/session/cues";
-import { techniqueOf } from "~core/techniques/catalogue";
+import { techniqueOf } from "~core/techniques/library";
 import { positionName } from "~core/techniques/technique";
 import { Answers } from "./answers";
 import { BeforeStart } from "./before-start";

@@ -10,7 +10,7 @@ import { placesOut } from "~core/screening/on-place";
 import { rescreen } from "~core/screening/questions";
 import { cuesFor } from "~core/session/cues";
 import { tableList } from "~core/session/table-list";
-import { techniqueOf } from "~core/techniques/catalogue";
+import { libraryInUse, techniqueOf } from "~core/techniques/library";
 import { agree } from "~app/consent.server";
 import { obstaclesOf } from "~app/may-start.server";
 import { judgedOf } from "~app/screening.server";
@@ -27,6 +27,7 @@ import { getVisit } from "~data/visits";
 import { templateOf } from "~core/series/template";
 import { shapeOf } from "~core/anatomy/shape";
 import { FigureShape } from "~app/ui/figure-shape";
+import { bringLibrary } from "~app/ui/library-in-use";
 import { arcOfVisit } from "~app/arc.server";
 import { ArcRun } from "./arc-run";
 import { RunSheet } from "./run-sheet";
@@ -54,6 +55,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
     const answered = await answersOf(tx, client.id, { visitId: visit.id });
     return {
       practitioner: { settings: practitioner.settings },
+      library: libraryInUse().versions,
       visit,
       today: today(),
       shape: shapeOf(client.build ?? "middle", client.statureMm),
@@ -113,7 +115,8 @@ export function action({ params, context }: Route.ActionArgs) {
 }
 
 export default function Run({ loaderData }: Route.ComponentProps) {
-  const { shape, arc, ...sheet } = loaderData;
+  const { shape, arc, library, ...sheet } = loaderData;
+  bringLibrary(library);
   return (
     <FigureShape value={shape}>
       {arc ? (

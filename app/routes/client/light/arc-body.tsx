@@ -8,7 +8,7 @@ import { arcAfter, isDone, nextHold, type ArcEvent, type HoldRun } from "~core/l
 import { phaseWords, signs, stepsOf, type Form } from "~core/light-touch/arc-steps";
 import { stations } from "~core/light-touch/stations";
 import { stillPointsAfter } from "~core/light-touch/still-point";
-import { techniqueOf } from "~core/techniques/catalogue";
+import { techniqueOf } from "~core/techniques/library";
 import { clockWords, counted } from "~core/words";
 import type { ArcOfVisit } from "~app/arc.server";
 import { Kept, type usePressed } from "~app/routes/client/table/use-pressed";

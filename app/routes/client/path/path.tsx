@@ -59,7 +59,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
       seriesId: series?.id ?? randomUUID(),
       version: series?.version ?? 0,
       template,
-      settings,
+      settings: { ...settings, locks: input.locks as Lock[] },
       plan: series?.plan ?? null,
       input,
       worked: daysWorked(visits),

@@ -2,7 +2,7 @@ import { useTheme } from "@mui/material/styles";
 import Box from "@mui/material/Box";
 import { layers } from "~core/anatomy/layers";
 import { regions } from "~core/anatomy/regions";
-import { techniqueOf } from "~core/techniques/catalogue";
+import { techniqueOf } from "~core/techniques/library";
 import { sessionMinutes, type PlanInput, type PlannedSession } from "~core/series/plan";
 import { templateOf } from "~core/series/template";
 import { CautionMark } from "~app/ui/caution-mark";

@@ -1,5 +1,5 @@
 import { array, number, object, string } from "yup";
-import { catalogue } from "~core/techniques/catalogue";
+import { isTechnique } from "~core/techniques/library";
 import { templates } from "~core/series/template";
 
 const whole = (name: string, from: number, to: number) =>
@@ -13,11 +13,9 @@ const whole = (name: string, from: number, to: number) =>
 export const lockSchema = object({
   session: whole("Session", 0, 40),
   technique: string()
-    .oneOf(
-      catalogue.map((each) => each.key),
-      "Technique: “${value}” is not in the catalogue.",
-    )
-    .required(),
+    .required()
+    .max(120)
+    .test("technique", "Technique: “${value}” is not in the catalogue.", isTechnique),
   kind: string<"keep" | "leave-out">().oneOf(["keep", "leave-out"]).required(),
 });
 

@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { layerName } from "~core/anatomy/layers";
-import { techniqueOf } from "~core/techniques/catalogue";
+import { techniqueOf } from "~core/techniques/library";
 import { positionName } from "~core/techniques/technique";
 import { Link } from "react-router";
 import MuiLink from "@mui/material/Link";

@@ -7,9 +7,9 @@ import Typography from "@mui/material/Typography";
 import { useMemo } from "react";
 import { insteadOf, type Edit } from "~core/series/edit";
 import { minutesOf, type PlanInput, type PlannedSession, type Step } from "~core/series/plan";
-import { timeRange, whyNot } from "~core/series/rulebook";
+import { offeredIn, timeRange, whyNot } from "~core/series/rulebook";
 import { templateOf } from "~core/series/template";
-import { catalogue, techniqueOf } from "~core/techniques/catalogue";
+import { techniqueOf } from "~core/techniques/library";
 import { findTechniques, readAsked } from "~core/techniques/find";
 
 /** Changes to one step by hand: its minutes, its session, another technique instead. */
@@ -30,7 +30,7 @@ export function StepEdits({
 }) {
   const technique = techniqueOf(step.technique);
   const instead = useMemo(
-    () => insteadOf(input, planned, session, technique, catalogue).slice(0, 12),
+    () => insteadOf(input, planned, session, technique, offeredIn(input)).slice(0, 12),
     [input, planned, session, technique],
   );
   const sides =
@@ -127,7 +127,7 @@ export function AddStep({
 }) {
   const options = useMemo(
     () =>
-      catalogue
+      offeredIn(input)
         .filter(({ key }) => !planned.steps.some((step) => step.technique === key))
         .map((technique) => ({
           key: technique.key,

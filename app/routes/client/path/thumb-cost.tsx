@@ -6,7 +6,7 @@ import * as Comlink from "comlink";
 import { useEffect, useRef, useState } from "react";
 import type { PlanInput } from "~core/series/plan";
 import { curveShares, type CurvePoint } from "~core/series/thumb-curve";
-import type { SeriesWorker } from "~app/workers/series.worker";
+import { openSearch } from "~app/workers/open";
 import { Fine } from "~app/ui/fine";
 
 const size = { width: 300, height: 64 };
@@ -28,7 +28,7 @@ export function ThumbCost({
   useEffect(() => () => worker.current?.terminate(), []);
   const look = () => {
     worker.current?.terminate();
-    const own = new Worker(new URL("../../../workers/series.worker.ts", import.meta.url), { type: "module" });
+    const { worker: own, asked } = openSearch();
     worker.current = own;
     setPoints([]);
     setBusy(true);
@@ -37,7 +37,7 @@ export function ThumbCost({
       setBusy(false);
     };
     own.onerror = end;
-    Comlink.wrap<SeriesWorker>(own)
+    asked
       .curve(
         input,
         Comlink.proxy((point: CurvePoint) => setPoints((known) => [point, ...(known ?? [])])),

@@ -4,8 +4,7 @@ import type { Stability } from "~core/series/draft";
 import type { Plan, PlanInput } from "~core/series/plan";
 import { usualProof, type Conflict, type Proof } from "~core/series/prove";
 import { usualEffort } from "~core/series/solve";
-import type { ProofWorker } from "~app/workers/proof.worker";
-import type { SeriesWorker } from "~app/workers/series.worker";
+import { openProof, openSearch } from "~app/workers/open";
 
 export type SolverState =
   | { kind: "idle" }
@@ -14,15 +13,8 @@ export type SolverState =
   | { kind: "failed" }
   | { kind: "stopped"; kept: boolean };
 
-type Workers = { search: Worker; proof: Worker };
-
 /** The search and its proof, each in a worker of its own. */
-function bothWorkers(): Workers {
-  return {
-    search: new Worker(new URL("../../../workers/series.worker.ts", import.meta.url), { type: "module" }),
-    proof: new Worker(new URL("../../../workers/proof.worker.ts", import.meta.url), { type: "module" }),
-  };
-}
+const bothWorkers = () => ({ search: openSearch(), proof: openProof() });
 
 /**
  * Looks for a series plan in one worker while another proves how good it can be at most. Stopping keeps the best plan
@@ -30,14 +22,14 @@ function bothWorkers(): Workers {
  */
 export function useSolver() {
   const [state, setState] = useState<SolverState>({ kind: "idle" });
-  const workers = useRef<Workers | undefined>(undefined);
+  const workers = useRef<ReturnType<typeof bothWorkers> | undefined>(undefined);
   const best = useRef<{ plan: Plan | undefined; done: (plan: Plan) => void }>({
     plan: undefined,
     done: () => undefined,
   });
   const end = useCallback(() => {
-    workers.current?.search.terminate();
-    workers.current?.proof.terminate();
+    workers.current?.search.worker.terminate();
+    workers.current?.proof.worker.terminate();
     workers.current = undefined;
   }, []);
   useEffect(() => end, [end]);
@@ -55,19 +47,17 @@ export function useSolver() {
         end();
         setState({ kind: "failed" });
       };
-      own.search.onerror = fail;
+      own.search.worker.onerror = fail;
       const improved = Comlink.proxy((plan: Plan, share: number) => {
         if (!mine()) return;
         best.current.plan = plan;
         setState({ kind: "solving", share, plan });
       });
       const proven = new Promise<Proof>((resolve) => {
-        own.proof.onerror = () => resolve({ kind: "none" });
-        Comlink.wrap<ProofWorker>(own.proof)
-          .prove(input, usualProof)
-          .then(resolve, () => resolve({ kind: "none" }));
+        own.proof.worker.onerror = () => resolve({ kind: "none" });
+        own.proof.asked.prove(input, usualProof).then(resolve, () => resolve({ kind: "none" }));
       });
-      Comlink.wrap<SeriesWorker>(own.search)
+      own.search.asked
         .solve(input, usualEffort, improved, stability)
         .then(async (plan) => {
           if (mine() && plan) setState({ kind: "solving", share: 1, plan });

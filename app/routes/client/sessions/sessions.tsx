@@ -16,7 +16,7 @@ import { counted } from "~core/words";
 import { wasWorked } from "~core/session/worked";
 import { closingNote, spokenLength } from "~core/session/closing-note";
 import { elapsed, foldRun } from "~core/session/fold";
-import { techniqueOf } from "~core/techniques/catalogue";
+import { techniqueOf } from "~core/techniques/library";
 import { positionName } from "~core/techniques/technique";
 import { minutesOf, sessionMinutes } from "~core/series/plan";
 import { obstaclesOf } from "~app/may-start.server";

@@ -6,7 +6,7 @@ import type { Route } from "./+types/summary";
 import { placeNames } from "~core/anatomy/places";
 import { laidOut, whole } from "~core/anatomy/sights";
 import { minutesOf } from "~core/series/plan";
-import { techniqueOf } from "~core/techniques/catalogue";
+import { techniqueOf } from "~core/techniques/library";
 import { roseArea } from "~core/findings/scar";
 import { afterWords, asksRest, skinPlace, skinWords } from "~core/findings/skin";
 import { sinceLast } from "~core/findings/since-last";

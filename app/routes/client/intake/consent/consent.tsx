@@ -18,7 +18,7 @@ import {
   type Stroke,
   type Subject,
 } from "~core/consent/consent";
-import { techniqueOf } from "~core/techniques/catalogue";
+import { techniqueOf } from "~core/techniques/library";
 import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
 import { agree } from "~app/consent.server";
 import { inSession } from "~app/session.server";

@@ -1,0 +1,309 @@
+import Alert from "@mui/material/Alert";
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Typography from "@mui/material/Typography";
+import { useMemo, useState } from "react";
+import { data, Form, Link, redirect, useFetcher } from "react-router";
+import type { Route } from "./+types/technique";
+import { isFixed } from "~core/series/arc-session";
+import { faultsOf, hintsOf } from "~core/techniques/check";
+import { definitionOf, techniqueFrom, type Definition } from "~core/techniques/definition";
+import { libraryInUse, startingVersion, techniqueOf } from "~core/techniques/library";
+import { differencesOf, freeStem } from "~core/techniques/merge";
+import { faultsOfTyped } from "~core/techniques/read-file";
+import type { Technique } from "~core/techniques/technique";
+import { decide } from "~app/library.server";
+import { inSession } from "~app/session.server";
+import { shortDay } from "~app/ui/dates";
+import { Fine } from "~app/ui/fine";
+import { Page } from "~app/ui/page";
+import { WhenReady } from "~app/ui/when-ready";
+import { versionOf } from "~app/validation";
+import { NotFound, Stale } from "~data/errors";
+import { libraryVersions } from "~data/library";
+import { Card } from "./card";
+import { TechniqueFields } from "./technique-form";
+import { blank, definitionTyped, typedOf, type Typed } from "./typed";
+
+export const meta: Route.MetaFunction = () => [{ title: "Technique · Ember Path" }];
+
+/** The technique as it is now in the practice, or as it was when it was retired. */
+function standing(stem: string): { technique: Technique; retired: boolean; number: number } {
+  const { versions, find } = libraryInUse();
+  const last = versions.findLast((version) => version.stem === stem);
+  const technique = last ? find(last.key) : startingVersion(stem);
+  if (!technique) throw new NotFound("technique");
+  return { technique, retired: last?.retired ?? false, number: last?.number ?? 0 };
+}
+
+export function loader({ params, context }: Route.LoaderArgs) {
+  return inSession(context, async ({ tx }) => {
+    const { stem } = params;
+    if (stem === undefined) return { stem: null, number: 0, retired: false, fixed: false, key: null, history: [] };
+    const { technique, retired, number } = standing(stem);
+    const kept = (await libraryVersions(tx)).filter((each) => each.kind === "technique" && each.stem === stem);
+    const versionAt = (key: string) => libraryInUse().find(key);
+    const before = (i: number) => (i > 0 ? versionAt(kept[i - 1]!.key) : startingVersion(stem));
+    return {
+      stem,
+      number,
+      retired,
+      fixed: isFixed(stem),
+      key: technique.key,
+      history: kept
+        .map(({ number, key, retired, by, at }, i) => ({
+          number,
+          by,
+          at,
+          what: retired ? "retired" : kept[i - 1]?.retired ? "taken back" : key === stem ? "as it started" : "changed",
+          differences: before(i) ? differencesOf(before(i)!, versionAt(key)!) : [],
+        }))
+        .reverse(),
+    };
+  });
+}
+
+export { keepTyped as clientAction } from "~app/ui/keep-typed";
+
+/** Adds a version: a new technique, another form of it, out of use, in use again, or as it was in the starting catalogue. */
+export function action({ params, context }: Route.ActionArgs) {
+  return inSession(context, async ({ tx, practitioner, body }) => {
+    const sent = body.fields;
+    const { stem } = params;
+    const seen = { number: versionOf({ version: sent.number }) };
+    try {
+      if (stem === undefined || sent.intent === "save") {
+        const typed = sent.definition as Definition;
+        const faults = faultsOfTyped(typed);
+        if (faults.length > 0)
+          return data(
+            { errors: Object.fromEntries(faults.map(({ field, message }) => [field, message]).reverse()) },
+            { status: 400 },
+          );
+        const own = stem ?? freeStem(libraryInUse(), typed.name);
+        const definition = { ...typed, key: own };
+        const made = techniqueFrom(definition);
+        const namesake = libraryInUse().offered.find(
+          (other) => other.stem !== own && other.name.toLowerCase() === made.name.toLowerCase(),
+        );
+        // sent twice, it is one technique
+        if (stem === undefined && namesake && differencesOf(namesake, made).length === 0)
+          return redirect(`/library?open=${namesake.key}`);
+        if (namesake)
+          return data({ errors: { name: `Name: “${made.name}” is another technique’s already.` } }, { status: 400 });
+        const now = stem === undefined ? undefined : standing(stem);
+        if (now && (isFixed(own) || now.retired)) return data({ stale: true }, { status: 409 });
+        if (!now || differencesOf(now.technique, made).length > 0)
+          await decide(tx, [{ stem: own, definition }], stem === undefined ? { number: 0 } : seen, practitioner.name);
+        return redirect(`/library?open=${libraryInUse().current(own)!.key}`);
+      }
+      const { technique, retired, number } = standing(stem);
+      if (isFixed(stem)) return data({ stale: true }, { status: 409 });
+      const again = { stem, key: technique.key, definition: technique.key === stem ? null : definitionOf(technique) };
+      const wanted = sent.intent === "retire";
+      if (sent.intent === "retire" || sent.intent === "take-back") {
+        if (retired !== wanted) await decide(tx, [{ ...again, retired: wanted }], { number }, practitioner.name);
+        return { ok: true };
+      }
+      if (sent.intent === "as-started" && startingVersion(stem)) {
+        if (technique.key !== stem)
+          await decide(tx, [{ stem, key: stem, definition: null, retired: false }], seen, practitioner.name);
+        return { ok: true };
+      }
+      throw new Response("Bad request", { status: 400 });
+    } catch (error) {
+      if (error instanceof Stale) return data({ stale: true }, { status: 409 });
+      throw error;
+    }
+  });
+}
+
+export default function TechniquePage({ loaderData, params }: Route.ComponentProps) {
+  const { stem, key, retired, fixed, number, history } = loaderData;
+  return (
+    <Page
+      title={stem === null ? "New technique" : techniqueOf(key!).name}
+      note={
+        stem === null
+          ? "Yours alone: planned, run and reported like any other."
+          : fixed
+            ? "A part of the light-touch arc or of every session: it is what it is, and is not changed by itself."
+            : "A change is a new version. Plans and logs that were made keep the one they were made with."
+      }
+      actions={
+        <Button component={Link} to="/library" variant="outlined" color="inherit">
+          Back to the library
+        </Button>
+      }
+    >
+      <WhenReady>
+        {fixed ? (
+          <Card technique={techniqueOf(key!)} no={undefined} />
+        ) : (
+          <Editor
+            // another version, another form
+            key={`${params.stem} ${number}`}
+            technique={key === null ? undefined : techniqueOf(key)}
+            number={number}
+            retired={retired}
+          />
+        )}
+      </WhenReady>
+      {history.length > 0 && (
+        <Box component="section" aria-label="Versions" sx={{ mt: 4, maxWidth: 760 }}>
+          <Typography variant="h2" sx={{ mb: 1 }}>
+            Versions
+          </Typography>
+          {history.map((each) => (
+            <Box key={each.number} sx={(t) => ({ borderTop: `1px solid ${t.tokens.line}`, py: 1 })}>
+              <Typography>
+                <strong>{each.number}</strong> · {each.what} by {each.by}, {shortDay(each.at.slice(0, 10))}
+              </Typography>
+              {each.differences.map(({ field, from, to }) => (
+                <Fine key={field}>
+                  {field}: {from} → {to}
+                </Fine>
+              ))}
+            </Box>
+          ))}
+          {startingVersion(stem!) && <Fine>Before: as in the starting catalogue.</Fine>}
+        </Box>
+      )}
+    </Page>
+  );
+}
+
+/** What is typed so far, as a technique, where it can be one: what it reaches, needs and prepares is seen while typing. */
+function seenAs(typed: Typed): { definition: Definition; technique: Technique } | undefined {
+  const definition = definitionTyped(typed);
+  const { minutes, reach } = definition;
+  const numbers = [minutes.ideal, minutes.least, ...reach.map(({ share }) => share)];
+  if (numbers.some((value) => typeof value !== "number")) return undefined;
+  if (faultsOf(definition).some(({ field }) => field.startsWith("reach["))) return undefined;
+  return { definition, technique: techniqueFrom(definition, "as-typed") };
+}
+
+function Editor({
+  technique,
+  number,
+  retired,
+}: {
+  technique: Technique | undefined;
+  number: number;
+  retired: boolean;
+}) {
+  const [typed, setTyped] = useState<Typed>(technique ? typedOf(technique) : blank);
+  const saver = useFetcher<{ errors?: Record<string, string>; stale?: boolean }>();
+  const set = (change: Partial<Typed>) => setTyped((before) => ({ ...before, ...change, ...pressureOf(change) }));
+  const errors = saver.data?.errors ?? {};
+  const seen = useMemo(() => seenAs(typed), [typed]);
+  const hints = useMemo(() => (seen ? hintsOf(seen.definition) : []), [seen]);
+  const known = new Set(shownFields);
+  const further = Object.entries(errors).filter(([field]) => !known.has(field) && !field.startsWith("reach["));
+  const own = technique !== undefined && technique.key !== technique.stem;
+  const busy = saver.state !== "idle";
+  const act = (intent: string) =>
+    void saver.submit({ intent, number } as never, { method: "post", encType: "application/json" });
+  return (
+    <Box
+      sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", lg: "minmax(0, 720px) minmax(320px, 1fr)" }, gap: 4 }}
+    >
+      <Form
+        noValidate
+        aria-label="Technique"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void saver.submit({ intent: "save", number, definition: definitionTyped(typed) } as never, {
+            method: "post",
+            encType: "application/json",
+          });
+        }}
+      >
+        {saver.data?.stale && (
+          <Alert severity="warning" sx={{ mb: 2 }}>
+            Somebody else changed this technique meanwhile. What you typed is still here; load the page again to see
+            theirs.
+          </Alert>
+        )}
+        {Object.keys(errors).length > 0 && (
+          <Alert severity="error" sx={{ mb: 2 }}>
+            Not saved: {Object.keys(errors).length === 1 ? "one field" : `${Object.keys(errors).length} fields`} below.
+            {further.map(([field, message]) => (
+              <div key={field}>
+                {field}: {message}
+              </div>
+            ))}
+          </Alert>
+        )}
+        {retired ? (
+          <Alert severity="info" sx={{ mb: 2 }}>
+            Retired: nothing new is planned with it. Take it back to change it.
+          </Alert>
+        ) : (
+          <TechniqueFields typed={typed} set={set} errors={errors} hints={hints} />
+        )}
+        <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap" }}>
+          {!retired && (
+            <Button type="submit" variant="contained" disabled={busy}>
+              {technique ? "Save as a new version" : "Save technique"}
+            </Button>
+          )}
+          {technique && (
+            <Button
+              variant="outlined"
+              color="inherit"
+              disabled={busy}
+              onClick={() => act(retired ? "take-back" : "retire")}
+            >
+              {retired ? "Take back" : "Retire"}
+            </Button>
+          )}
+          {own && !retired && startingVersion(technique.stem) && (
+            <Button variant="outlined" color="inherit" disabled={busy} onClick={() => act("as-started")}>
+              As in the starting catalogue
+            </Button>
+          )}
+        </Box>
+      </Form>
+      <Box
+        component="section"
+        aria-label="What it makes"
+        sx={{ position: { lg: "sticky" }, top: 16, alignSelf: "start" }}
+      >
+        <Typography variant="h2">What it makes</Typography>
+        {seen ? (
+          <Card technique={seen.technique} no={undefined} />
+        ) : (
+          <Fine sx={{ mt: 1 }}>Seen as soon as minutes, shares and structures are right.</Fine>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+/** A select gives text. */
+const pressureOf = (change: Partial<Typed>) =>
+  change.pressure === undefined ? {} : { pressure: Number(change.pressure) };
+
+const shownFields = [
+  "name",
+  "what",
+  "phase",
+  "intent",
+  "layer",
+  "medium",
+  "positions",
+  "minutes",
+  "minutes.ideal",
+  "minutes.least",
+  "hold",
+  "hold.least",
+  "hold.most",
+  "pressure",
+  "effort",
+  "reach",
+  "tools",
+  "stopWhen",
+  "joints",
+  "consent",
+];
