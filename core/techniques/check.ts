@@ -4,7 +4,7 @@ import { placeOf, isPlace } from "../anatomy/places";
 import { structureOf } from "../anatomy/structures";
 import { capitalised } from "../words";
 import { reachOf, techniqueFrom, type Definition } from "./definition";
-import { contradicted, tagsSaid } from "./said";
+import { contradicted, tagsSaid, toolsSaid } from "./said";
 import { type SafetyTag } from "./safety-tags";
 import { jointsMoved } from "./touches";
 import { positionName } from "./technique";
@@ -91,7 +91,8 @@ export type Hint = { tag: SafetyTag; message: string } | { tag: "consent"; messa
 export function hintsOf(definition: Definition): Hint[] {
   const technique = techniqueFrom(definition);
   const words = `${definition.name}. ${definition.what}`;
-  const hints: Hint[] = tagsSaid(words, technique.layer, technique.tools)
+  const said = new Set(tagsSaid(words, technique.layer, [...technique.tools, ...toolsSaid(words, {})]));
+  const hints: Hint[] = [...said]
     .filter((tag) => !technique.tags.includes(tag))
     .map((tag) => ({
       tag,

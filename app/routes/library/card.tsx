@@ -7,6 +7,7 @@ import { placeNames } from "~core/anatomy/places";
 import { regionName } from "~core/anatomy/regions";
 import { structureOf } from "~core/anatomy/structures";
 import { isFixed } from "~core/series/arc-session";
+import { halves } from "~core/series/plan";
 import { neededCover, prepares, regionsWorked, rulebook } from "~core/series/rulebook";
 import { offered } from "~core/techniques/library";
 import { alike } from "~core/techniques/find";
@@ -85,8 +86,8 @@ export function Card({
           {technique.positions.length === 0
             ? "in any position"
             : technique.positions.map((each) => positionName[each].toLowerCase()).join(" or ")}
-          ; {technique.minutes.least}–{technique.minutes.ideal * rulebook.stretch} min{technique.sided ? " a side" : ""}
-          , usually {technique.minutes.ideal},{" "}
+          ; {technique.minutes.least}–{halves(technique.minutes.ideal * rulebook.stretch) / 2} min
+          {technique.sided ? " a side" : ""}, usually {technique.minutes.ideal},{" "}
           {passesOf(technique) === 1 ? "one pass" : `${passesOf(technique)} passes`}; about {technique.pressure} of 10.
         </Typography>
         {reach.length > 0 && (
@@ -110,7 +111,12 @@ export function Card({
         {needs && (
           <Typography>
             <strong>Needs first</strong>, in the same session:{" "}
-            {covers.length > 0 ? `one of ${list(covers)}` : "the layer above it softened"}.
+            {covers.length > 1
+              ? `one of ${list(covers)}`
+              : covers.length === 1
+                ? list(covers)
+                : "the layer above it softened"}
+            .
           </Typography>
         )}
         {prepared.length > 0 && (

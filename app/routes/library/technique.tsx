@@ -2,7 +2,7 @@ import Alert from "@mui/material/Alert";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import { useMemo, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { data, Form, Link, redirect, useFetcher } from "react-router";
 import type { Route } from "./+types/technique";
 import { isFixed } from "~core/series/arc-session";
@@ -200,6 +200,10 @@ function Editor({
   const hints = useMemo(() => (seen ? hintsOf(seen.definition) : []), [seen]);
   const known = new Set(shownFields);
   const further = Object.entries(errors).filter(([field]) => !known.has(field) && !field.startsWith("reach["));
+  const told = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (saver.data?.errors || saver.data?.stale) told.current?.focus();
+  }, [saver.data]);
   const own = technique !== undefined && technique.key !== technique.stem;
   const busy = saver.state !== "idle";
   const act = (intent: string) =>
@@ -219,6 +223,7 @@ function Editor({
           });
         }}
       >
+        <Box ref={told} tabIndex={-1} sx={{ outline: "none" }} />
         {saver.data?.stale && (
           <Alert severity="warning" sx={{ mb: 2 }}>
             Somebody else changed this technique meanwhile. What you typed is still here; load the page again to see
