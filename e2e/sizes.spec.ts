@@ -17,6 +17,8 @@ const screens: [path: string, act: (page: Page) => Locator][] = [
   ["/clients/new", (page) => page.getByRole("textbox", { name: /^Name/ })],
   ["/calendar", (page) => page.getByRole("heading", { level: 1 })],
   ["/library", (page) => page.getByRole("textbox").first()],
+  ["/library/new", (page) => page.getByLabel("Name", { exact: true })],
+  ["/library/import", (page) => page.getByText("Choose a file")],
   ["/practice/repeatability", (page) => page.getByRole("heading", { level: 1 })],
   [`/clients/${ruben}`, (page) => page.getByRole("link", { name: /^(Prepare|Go on)/ }).first()],
   [`/clients/${ruben}/intake`, (page) => page.getByRole("button", { name: "Add", exact: true })],

@@ -1,5 +1,5 @@
 // npm run bench: figures for the plan, the metrics, the pages and the memory, kept in bench/results.md.
-// `npm run bench -- plan` (or metrics, coverage, honest, stand, pages, growth) runs a part.
+// `npm run bench -- plan` (or library, metrics, coverage, honest, stand, pages, growth) runs a part.
 import { main, installPackages, build, bin, run, step } from "./lib/steps.mjs";
 
 main(async () => {
@@ -18,6 +18,7 @@ main(async () => {
     "table",
     "light",
     "reading",
+    "library",
     "growth",
   ])
     if (parts.length === 0 || parts.includes(part))

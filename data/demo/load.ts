@@ -32,9 +32,11 @@ import { addOwnMeasure, saveOwnScore } from "../own-measures";
 import { savePreferences } from "../preferences";
 import { recordAnswer } from "../screening";
 import { toldBy, typedEntry } from "./told";
+import { addVersions } from "../library";
 import { addScar, feelScar } from "../scars";
 import { addTriggerPoint, feelPoint } from "../trigger-points";
 import { restrictionsAt } from "./findings";
+import { ownTechniques } from "./techniques";
 import { studySet } from "../study-set";
 import { beginStudy, getStudy, keepMarking, type StudyItem } from "../studies";
 import { madeBytes, madePhotos, madePlan, madeStudy } from "./made";
@@ -67,6 +69,8 @@ export async function loadDemo(db: Knex, today: string): Promise<boolean> {
     await tx("practice").insert({ practice_id: practice.id, name: practice.name });
     for (const { id, name, email } of practitioners)
       await tx("practitioner").insert({ id, name, email, password_hash: await hashPassword(password) });
+    const own = ownTechniques.map((definition) => ({ stem: definition.key, definition }));
+    await addVersions(tx, "technique", own, { number: 0 }, practitioners[0]!.name);
     for (const person of people) await loadPerson(tx, person, today);
     await loadRuben(tx);
     await loadPhotos(tx, "leontine", await listVisits(tx, leontine.id));
