@@ -32,6 +32,7 @@ const rooms = {
   table: ["anatomy", "findings", "statistics"],
   move: ["anatomy", "findings", "measure", "statistics"],
   screening: ["anatomy", "findings", "move", "techniques"],
+  "home-care": ["anatomy", "reading", "screening", "techniques"],
   series: ["anatomy", "light-touch", "reading", "screening", "techniques"],
   session: ["anatomy", "consent", "light-touch", "screening", "series", "techniques"],
 };

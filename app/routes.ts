@@ -43,6 +43,7 @@ export default [
       route("reading", "routes/client/reading/reading.tsx"),
       route("path", "routes/client/path/path.tsx"),
       route("sessions", "routes/client/sessions/sessions.tsx"),
+      route("sessions/home", "routes/client/home/home.tsx"),
       route("change", "routes/client/change/change.tsx"),
     ]),
     route("clients/:clientId/cautions", "routes/client/cautions/cautions.ts"),

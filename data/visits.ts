@@ -112,6 +112,7 @@ async function hasRecords(tx: Tx, visitId: string): Promise<boolean> {
     "consent",
     "screening_answer",
     "handover",
+    "home_care",
   ])
     if (await tx(table).where({ visit_id: visitId }).first("visit_id")) return true;
   return false;

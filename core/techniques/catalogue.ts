@@ -1,5 +1,5 @@
 import type { LayerKey } from "../anatomy/layers";
-import { reachOf, techniqueFrom, type Definition } from "./definition";
+import { reachOf, readReach, techniqueFrom } from "./definition";
 import { holds } from "./holds";
 import { jointsByKey, tagsByKey } from "./safety-tags";
 import type { Load, Medium, Phase, Position, Technique } from "./technique";
@@ -221,12 +221,6 @@ lt-chest-float | Breastbone float | One hand on the breastbone, one under the up
 const positions: Record<string, Position> = { P: "prone", S: "supine", L: "side", T: "seated" };
 const media: Record<string, Medium> = { D: "dry", W: "wax", O: "oil", A: "any" };
 const loads = { t: "thumb", f: "fingers", w: "wrist", s: "shoulder", b: "back" } as const;
-
-/** "hamstrings@thigh-back,sit-bone*.6" */
-function readReach(text: string): Definition["reach"][number] {
-  const [, structure, at, share] = /^([a-z-]+)(?:@([a-z,-]+))?(?:\*([\d.]+))?$/.exec(text) ?? [];
-  return { structure: structure ?? text, ...(at && { places: at.split(",") }), share: Number(share ?? 1) };
-}
 
 function parse(row: string): Technique {
   const [key, name, what, at, reach, more = ""] = row.split(" | ") as [string, string, string, string, string, string?];

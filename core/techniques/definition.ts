@@ -37,6 +37,12 @@ export type Definition = {
 
 export const usualStop = "the client guards, holds the breath or says so";
 
+/** "hamstrings@thigh-back,sit-bone*.6": how tables of this application write what is reached. */
+export function readReach(text: string): Definition["reach"][number] {
+  const [, structure, at, share] = /^([a-z-]+)(?:@([a-z,-]+))?(?:\*([\d.]+))?$/.exec(text) ?? [];
+  return { structure: structure ?? text, ...(at && { places: at.split(",") }), share: Number(share ?? 1) };
+}
+
 /** Each part of a group for itself, where it lies in one of the places named; nothing where that is nowhere. */
 export function reachOf({ structure, places, share }: Definition["reach"][number]): Reach[] {
   return partsOf(structure).flatMap((part): Reach[] => {

@@ -29,6 +29,7 @@ export const grants: Record<string, string> = {
   listening: "select, insert, update",
   measurement: "select, insert, update, delete",
   handover: "select, insert, update",
+  home_care: "select, insert, update, delete",
   /** A decision about the reading is taken back. */
   reading_choice: "select, insert, update, delete",
 

@@ -17,6 +17,7 @@ import { trainer } from "./015-trainer";
 import { hands } from "./016-hands";
 import { choices } from "./017-choices";
 import { library } from "./018-library";
+import { homeCare } from "./019-home-care";
 import { grantSql } from "./grants";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
@@ -39,6 +40,7 @@ const migrations: Migration[] = [
   hands,
   choices,
   library,
+  homeCare,
 ];
 
 /** Migrations are imported statically, so that the bundled server carries them. */

@@ -77,7 +77,7 @@ const stages = [
   { name: "Assess", path: "assess/stand", under: "assess" },
   { name: "Reading", path: "reading" },
   { name: "Path", path: "path" },
-  { name: "Sessions", path: "sessions" },
+  { name: "Sessions", path: "sessions", under: "sessions" },
   { name: "Change", path: "change" },
 ];
 
@@ -102,6 +102,10 @@ const parts: Record<string, { name: string; path: string }[]> = {
     { name: "Bones", path: "assess/bones" },
     { name: "Unwinding", path: "assess/unwinding" },
     { name: "Summary", path: "assess/summary" },
+  ],
+  sessions: [
+    { name: "Session", path: "sessions" },
+    { name: "Home care", path: "sessions/home" },
   ],
 };
 

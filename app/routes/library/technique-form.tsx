@@ -177,7 +177,7 @@ export function TechniqueFields({
               key={i}
               sx={{
                 display: "grid",
-                gridTemplateColumns: { xs: "1fr auto", sm: "minmax(0,1fr) minmax(0,1.2fr) 92px auto" },
+                gridTemplateColumns: { xs: "minmax(0,1fr) 84px auto", sm: "minmax(0,1fr) minmax(0,1.2fr) 92px auto" },
                 gap: 1,
                 alignItems: "start",
               }}

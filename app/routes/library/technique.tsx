@@ -55,7 +55,15 @@ export function loader({ params, context }: Route.LoaderArgs) {
           number,
           by,
           at,
-          what: retired ? "retired" : kept[i - 1]?.retired ? "taken back" : key === stem ? "as it started" : "changed",
+          what: retired
+            ? "retired"
+            : kept[i - 1]?.retired
+              ? "taken back"
+              : key === stem
+                ? "as it started"
+                : i === 0 && !startingVersion(stem)
+                  ? "added"
+                  : "changed",
           differences: before(i) ? differencesOf(before(i)!, versionAt(key)!) : [],
         }))
         .reverse(),

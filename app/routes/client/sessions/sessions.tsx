@@ -27,11 +27,14 @@ import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
 import { Empty } from "~app/ui/page";
 import { useHydrated } from "~app/ui/use-hydrated";
+import { exerciseOf } from "~core/home-care/exercises";
+import { homeDose } from "~core/home-care/words";
 import { tableNote } from "~core/table/results";
 import { lightOf } from "~app/light.server";
 import { tableOf } from "~app/table.server";
 import { followDays, ownVisit, visitOf } from "~app/routes/client/workspace.server";
 import { getClient } from "~data/clients";
+import { homeCareOf, type Given } from "~data/home-care";
 import { Stale } from "~data/errors";
 import { seriesOf } from "~data/series";
 import { eventsOf } from "~data/session-events";
@@ -64,6 +67,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
       found: [
         tableNote((await tableOf(tx, [visit]))[0]?.answers ?? []),
         ...((await lightOf(tx, client.id, [visit]))[0]?.lines ?? []),
+        homeNote((await homeCareOf(tx, client.id)).filter(({ ordinal }) => ordinal === visit.ordinal)),
       ]
         .filter(Boolean)
         .join("\n"),
@@ -105,6 +109,15 @@ export function action({ params, context }: Route.ActionArgs) {
     return redirect(`/clients/${params.clientId}/change?visit=${visit.ordinal}`);
   });
 }
+
+/** What was given for home, for the note; "" for nothing. */
+const homeNote = (given: readonly Given[]): string =>
+  given.length === 0
+    ? ""
+    : `Home care: ${given
+        .map(({ exercise, body }) => ({ exercise: exerciseOf(exercise)!, body }))
+        .map(({ exercise, body }) => `${exercise.name}, ${homeDose(exercise, body, body.side)}`)
+        .join("; ")}.`;
 
 const mostNote = 20_000;
 const tooLong = (note: string) =>
