@@ -1,6 +1,6 @@
 import type { Client } from "~core/client";
 import { evidenceOf, type Evidence, type Known } from "~core/reading/evidence";
-import { chosenTargets, leastForWork, withPatterns, type Choice } from "~core/reading/pattern-targets";
+import { chosenTargets, inSequence, leastForWork, withPatterns, type Choice } from "~core/reading/pattern-targets";
 import { patterns } from "~core/reading/patterns";
 import type { NextCheck } from "~core/reading/next-check";
 import { nextBest, readBody, type BodyReading } from "~core/reading/reading";
@@ -100,6 +100,6 @@ export async function readingOf(tx: Tx, client: Client, visits: readonly Visit[]
     next,
     choices,
     working: new Set(working.map(({ pattern }) => pattern.id)),
-    targets: chosenTargets(withPatterns(found, working), choices),
+    targets: inSequence(chosenTargets(withPatterns(found, working), choices), working),
   };
 }

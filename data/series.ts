@@ -9,6 +9,8 @@ export type SeriesSettings = {
   /** ISO day of the first session, and days between sessions. */
   startOn: string;
   intervalDays: number;
+  /** How much the usual order of patterns weighs, 0–1; series of earlier days have none. */
+  order?: number;
   locks: Lock[];
 };
 

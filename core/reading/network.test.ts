@@ -13,6 +13,7 @@ const made = (id: string, prior: number, shows: Record<string, number>): Pattern
   prior,
   shows: new Map(Object.entries(shows)),
   holds: [],
+  before: undefined,
   order: "",
   means: "",
 });

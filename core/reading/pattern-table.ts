@@ -6,7 +6,8 @@
  * - head: name | key, "*" where it has sides | how often it is met: common, usual, rare
  * - signs: SIGN[@s same side, @o other side]*SHARE: how often the pattern shows the sign. touch:STRUCTURE and point:STRUCTURE are signs, too
  * - short, long, stuck, weak: STRUCTURE[@s,@o]; what is long or weak is not lengthened
- * - order: what comes before what
+ * - before: STRUCTURES > STRUCTURES: work on the first ones comes before work on the others, where both are worked
+ * - order: the same as it is said
  * - means: what is said of it
  */
 export const patternRows = `
@@ -14,6 +15,7 @@ Crossed legs: one hip high | crossed-legs* | common
 signs hip-high@s*.85 touch:quadratus-lumborum@s*.5 ankle-short@s*.45 touch:lumbar-erectors@o*.45 shoulder-high@o*.3 sits*.5 at-low-back*.45
 short quadratus-lumborum@s adductors@s
 long lumbar-erectors@o
+before quadratus-lumborum@s adductors@s > lumbar-erectors@o
 order The hip first, then the low back of the other side.
 means Crossing the same leg holds one hip high; the other side's low back is stretched and tight.
 
@@ -27,6 +29,7 @@ Shoulder drawn in from the front | drawn-in* | common
 signs shoulder-forward@s*.85 touch:pectoralis-minor@s*.65 arm-up-short@s*.4 head-forward*.35 works-bent*.5 touch:rhomboids@s*.3
 short pectoralis-minor@s coracobrachialis@s biceps-short-head@s deltoid-front@s
 long rhomboids@s middle-trapezius@s
+before pectoralis-minor@s coracobrachialis@s biceps-short-head@s > rhomboids@s middle-trapezius@s
 order Open the front before loosening the back.
 means Short chest muscles roll the upper arm in; what is felt behind is long and tired.
 
@@ -40,12 +43,14 @@ means A blade far from the spine or off the ribs: serratus does not hold it, rho
 Blade held from the front | held-from-front* | usual
 signs no-ridge@s*.85 arm-out-short@s*.6 touch:subscapularis@s*.6 arm-side-short@s*.45 touch:pectoralis-major@s*.35
 short subscapularis@s pectoralis-major@s
+before subscapularis@s pectoralis-major@s > rhomboids@s infraspinatus@s
 order The front line before the back of the blade.
 means With the hand behind the back the blade shows no ridge: subscapularis and the chest hold it.
 
 Pain under the blade, referred from trapezius | under-blade* | usual
 signs at-upper-back*.8 point:middle-trapezius@s*.6 touch:middle-trapezius@s*.6 touch:upper-trapezius@s*.4
 stuck middle-trapezius@s upper-trapezius@s
+before middle-trapezius@s upper-trapezius@s > rhomboids@s levator-scapulae@s
 order Trapezius first, then everything that hooks to the blade.
 means It is usually felt under the blade and comes from trapezius near its border, not from under it.
 
@@ -53,6 +58,7 @@ Headache from the skull base | skull-base | common
 signs told-headache*.75 at-head*.6 touch:suboccipitals*.75 touch:upper-trapezius*.5 neck-flexion-short*.45 head-forward*.35
 stuck suboccipitals
 short upper-trapezius
+before upper-trapezius > suboccipitals
 order The neck's outer layers, then the skull base.
 means Trapezius and the small muscles below the skull hold on to each other.
 
@@ -72,6 +78,7 @@ Pelvis tipped forward by the front of the thigh | tipped-forward | common
 signs pelvis-forward*.85 edge-rectus*.55 touch:lumbar-erectors*.55 low-back-short*.4 at-low-back*.45 touch:rectus-femoris*.5
 short rectus-femoris lumbar-erectors
 long hamstrings
+before rectus-femoris > lumbar-erectors
 order Front of the thigh before low back.
 means Both front thighs and the low back are short; the back of the thigh is long and tight.
 
@@ -86,6 +93,7 @@ Kneecap drawn off its line | kneecap* | usual
 signs at-leg*.5 touch:kneecap-bands@s*.6 touch:iliotibial-band@s*.55 touch:vastus-lateralis@s*.5 knee-in@s*.45
 stuck kneecap-bands@s iliotibial-band@s
 short vastus-lateralis@s
+before iliotibial-band@s vastus-lateralis@s > kneecap-bands@s
 order The thigh first, then spread around the kneecap.
 means Quadriceps and the outer band pull unevenly at the kneecap.
 
@@ -93,6 +101,7 @@ Sole drawn from above | sole-chain* | usual
 signs sole-pain*.85 at-leg*.6 touch:sole-of-the-foot@s*.7 touch:calf@s*.55 ankle-stiff@s*.5 touch:hamstrings@s*.4 touch:gluteus-maximus@s*.35
 stuck sole-of-the-foot@s
 short calf@s hamstrings@s gluteus-maximus@s
+before gluteus-maximus@s hamstrings@s calf@s > sole-of-the-foot@s
 order From the hip down; the foot last.
 means The sole hangs at a chain that begins at the waist.
 
@@ -114,6 +123,7 @@ Head forward of the trunk | head-forward | common
 signs head-forward*.9 face-up*.4 touch:suboccipitals*.5 touch:sternocleidomastoid*.45 works-bent*.55 at-neck*.4
 short suboccipitals sternocleidomastoid scalenes
 weak longus-colli
+before sternocleidomastoid scalenes pectoralis-minor > suboccipitals
 order Chest and front of the neck before the skull base.
 means The head hangs before the trunk; the small muscles below the skull tip it up again.
 
@@ -121,6 +131,7 @@ Breathing with the chest | chest-breath | common
 signs chest-first*.85 breath-fast*.4 touch:scalenes*.55 chest-small*.4 touch:diaphragm*.45
 short scalenes
 stuck diaphragm rib-spaces
+before diaphragm rib-spaces > scalenes
 order The rib edge and belly first, then the neck.
 means The neck lifts the ribs at every breath, because the diaphragm does not.
 
@@ -133,12 +144,14 @@ means The ribs spring little all around, so the breath finds no room.
 Shoulder lifted by carrying | lifted-shoulder* | common
 signs shoulder-high@s*.8 touch:upper-trapezius@s*.65 touch:levator-scapulae@s*.5 neck-bend-short@o*.45 carries*.5
 short upper-trapezius@s levator-scapulae@s
+before upper-trapezius@s > levator-scapulae@s
 order The upper trapezius, then what lies under it.
 means What is carried on one side is held up by the neck.
 
 Neck that turns badly to one side | turn-held* | common
 signs neck-turn-short@s*.85 touch:levator-scapulae@o*.6 touch:splenius@o*.45 touch:sternocleidomastoid@s*.35 at-neck*.55
 short levator-scapulae@o splenius@o sternocleidomastoid@s
+before sternocleidomastoid@s > levator-scapulae@o splenius@o
 order Front of the neck, then the back, then turn again.
 means Turning one way is held by the other side behind and by the same side in front.
 
@@ -158,12 +171,14 @@ Hanging in the hips | hanging | usual
 signs hips-forward*.8 leans-back*.65 knee-beyond*.4 pelvis-back*.35 touch:hamstrings*.45
 short hamstrings
 long iliopsoas
+before hamstrings > iliopsoas
 order The back of the thighs, then the front of the hips to wake it.
 means The pelvis hangs in front of the ankles and the trunk leans back over it; the front of the hips is long.
 
 Flat back, short hamstrings | flat-back | usual
 signs pelvis-back*.8 leg-raise-short*.65 touch:hamstrings*.55 finger-floor-far*.5
 short hamstrings
+before hamstrings > lumbar-erectors
 order The back of the thighs before the low back.
 means Short hamstrings tip the pelvis back and take the curve out of the low back.
 
@@ -171,12 +186,14 @@ Knee locked beyond straight | knee-locked* | usual
 signs knee-beyond@s*.9 touch:quadriceps@s*.4 told-mobile*.35 touch:soleus@s*.3
 short soleus@s quadriceps@s
 long popliteus@s
+before soleus@s > quadriceps@s
 order The calf, then the thigh; the joint is not pressed.
 means The knee is locked backward, and calf and front thigh hold it there.
 
 Knee that does not straighten | knee-not-straight* | rare
 signs knee-bent@s*.85 leg-raise-short@s*.55 touch:hamstrings@s*.5 touch:popliteus@s*.4
 short hamstrings@s popliteus@s
+before hamstrings@s > popliteus@s
 order The back of the thigh, then behind the knee, lightly.
 means The knee stays bent in standing because what crosses it behind is short.
 
@@ -184,6 +201,7 @@ Knee and foot rolling in | rolling-in* | common
 signs knee-in@s*.7 heel-out@s*.65 foot-out@s*.4 touch:peroneals@s*.4 touch:adductors@s*.4
 short peroneals@s adductors@s
 weak tibialis-posterior@s gluteus-medius@s
+before peroneals@s > adductors@s
 order From the foot up, then the inner thigh.
 means Heel, arch and knee roll in together; the outer leg is short, what would lift the arch is weak.
 
@@ -204,12 +222,14 @@ signs works-bent*.8 at-low-back*.5 touch:lumbar-erectors*.6 head-forward*.4 lean
 short rectus-abdominis pectoralis-minor
 stuck thoracolumbar-fascia
 long lumbar-erectors
+before rectus-abdominis pectoralis-minor > thoracolumbar-fascia lumbar-erectors
 order Open the front of the trunk before easing the back.
 means Work that bends the trunk shortens its front; the low back holds on, long and tired.
 
 Short hip flexor | short-flexor* | common
 signs edge-flexor@s*.85 touch:iliopsoas@s*.6 sits*.5 leans-forward*.35 at-low-back*.4
 short iliopsoas@s
+before rectus-femoris@s rectus-abdominis > iliopsoas@s
 order Belly wall and front of the thigh before the deep flexor.
 means The front of the hip is short and pulls at the low back from in front.
 
@@ -217,6 +237,7 @@ Short outer band | short-band* | usual
 signs edge-band@s*.8 touch:tensor-fasciae-latae@s*.55 touch:iliotibial-band@s*.55 at-leg*.25
 short tensor-fasciae-latae@s
 stuck iliotibial-band@s
+before tensor-fasciae-latae@s > iliotibial-band@s
 order The hip's front edge, then along the band.
 means The outer band draws the thigh outward when the hip is let down.
 
@@ -230,6 +251,7 @@ Low ribs held to the crest | flank-held* | usual
 signs trunk-bend-short@o*.65 touch:quadratus-lumborum@s*.65 touch:latissimus@s*.35 hip-high@s*.3
 short quadratus-lumborum@s
 stuck side-waist-seam@s
+before side-waist-seam@s > quadratus-lumborum@s
 order The waist's seam, then the deep side.
 means The side of the waist is short: the last ribs do not leave the crest.
 
@@ -267,6 +289,7 @@ Jaw that holds | jaw | usual
 signs jaw-short*.7 touch:masseter*.75 told-jaw*.6 touch:temporalis*.45 at-head*.45
 short masseter
 stuck temporalis medial-pterygoid
+before upper-trapezius sternocleidomastoid > masseter temporalis medial-pterygoid
 order Neck before jaw; outside before inside.
 means The jaw opens little because what closes it does not let go.
 
@@ -286,6 +309,7 @@ means A held belly takes the room the breath needs.
 Outer leg short | outer-leg* | common
 signs touch:peroneals@s*.85 foot-out@s*.4 heel-out@s*.4 ankle-stiff@s*.25
 short peroneals@s
+before peroneals@s > sole-of-the-foot@s
 order Outer leg from the knee down, foot last.
 means The outer leg draws the foot out and its heel over.
 

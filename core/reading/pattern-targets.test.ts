@@ -2,7 +2,8 @@ import { exampleInput } from "../test/plan-inputs";
 import { patternsBehind, stepsByTarget } from "../series/explain";
 import { quickPlan } from "../test/quick-plan";
 import type { Evidence } from "./evidence";
-import { chosenTargets, withPatterns, type Choice } from "./pattern-targets";
+import { chosenTargets, inSequence, withPatterns, type Choice } from "./pattern-targets";
+import { patterns } from "./patterns";
 import { readBody } from "./reading";
 import { signWords } from "./signs";
 import type { Target } from "./target";
@@ -54,6 +55,48 @@ describe("what a pattern asks for", () => {
     expect(targets.find(({ id }) => id === "range-leg")).toMatchObject({ weight: 0.4 });
     expect(targets.find(({ id }) => id === "range-leg")!.because).toMatch(/Less, because .* calls it long\.$/);
     expect(targets.find(({ id }) => id === "restriction-x")).toMatchObject({ weight: 2, because: "Found." });
+  });
+});
+
+describe("the usual order of patterns that hold", () => {
+  const places = (targets: readonly Target[]) =>
+    Object.fromEntries(inSequence(targets, working).map(({ id, sequence }) => [id, sequence?.map(({ when }) => when)]));
+
+  it("puts the front of the thigh before the low back, whoever asks for either", () => {
+    const targets = [
+      target("thigh", "rectus-femoris", 2),
+      target("back", "lumbar-erectors", 1, "L"),
+      target("calf", "gastrocnemius", 1),
+    ];
+    expect(places(targets)).toEqual({ thigh: ["first"], back: ["then"], calf: undefined });
+    expect(inSequence(targets, working)[0]!.sequence![0]).toMatchObject({
+      pattern: "tipped-forward",
+      order: "Front of the thigh before low back.",
+    });
+  });
+
+  it("says nothing where only one of its ends is worked, or one is left out, or the pattern does not hold", () => {
+    expect(places([target("thigh", "rectus-femoris", 2)])).toEqual({ thigh: undefined });
+    expect(places([target("thigh", "rectus-femoris", 2), target("back", "lumbar-erectors", 0)])).toEqual({
+      thigh: undefined,
+      back: undefined,
+    });
+    const both = [target("thigh", "rectus-femoris", 2), target("back", "lumbar-erectors", 1)];
+    expect(inSequence(both, [])).toEqual(both);
+  });
+
+  it("names structures that are in the anatomy, each at one end only, on their side", () => {
+    for (const { id, before, side } of patterns) {
+      if (!before) continue;
+      const [first, then] = [before.first, before.then].map((sites) =>
+        sites.map((each) => `${each.structure} ${each.side}`),
+      );
+      expect([id, first!.filter((each) => then!.includes(each))]).toEqual([id, []]);
+      expect(first!.length * then!.length).toBeGreaterThan(0);
+      if (side === null) for (const each of [...before.first, ...before.then]) expect(each.side).toBe("both");
+    }
+    // common practice, as the judgements have it
+    expect(patterns.filter(({ before }) => before).length).toBeGreaterThan(30);
   });
 });
 

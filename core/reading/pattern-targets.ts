@@ -1,9 +1,9 @@
 import { partsOf, structureOf } from "../anatomy/structures";
 import type { Side } from "../units";
 import { capitalised } from "../words";
-import type { Holding } from "./patterns";
+import type { Holding, Site } from "./patterns";
 import type { Suggestion } from "./reading";
-import type { Target } from "./target";
+import type { Placed, Target } from "./target";
 
 /** From this support on a pattern asks for work by itself; one the practitioner takes up asks whatever its support. */
 export const leastForWork = 0.5;
@@ -134,5 +134,36 @@ export function chosenTargets(targets: readonly Target[], choices: readonly Choi
   return [...targets, ...own].map((target) => {
     const weight = weights.get(target.id);
     return weight === undefined ? target : { ...target, weight, turned: true as const };
+  });
+}
+
+/**
+ * Targets with what they come before or after, by the usual order of patterns that hold. An order speaks of a target only where
+ * something stands on both of its ends.
+ */
+export function inSequence<T extends Target>(targets: readonly T[], working: readonly Suggestion[]): T[] {
+  const placed = new Map<string, Placed[]>();
+  for (const { pattern } of working) {
+    const { before, id, name, order } = pattern;
+    if (!before) continue;
+    const at = (sites: readonly Site[]) =>
+      targets.filter(
+        (target) =>
+          target.weight > 0 &&
+          sites.some(({ structure, side }) => meets(target.side, side) && shares(target, structure)),
+      );
+    const first = at(before.first);
+    const then = at(before.then).filter((target) => !first.includes(target));
+    if (first.length === 0 || then.length === 0) continue;
+    const put = (list: readonly T[], when: Placed["when"]) => {
+      for (const target of list)
+        placed.set(target.id, [...(placed.get(target.id) ?? []), { pattern: id, name, order, when }]);
+    };
+    put(first, "first");
+    put(then, "then");
+  }
+  return targets.map((target) => {
+    const sequence = placed.get(target.id);
+    return sequence ? { ...target, sequence } : target;
   });
 }

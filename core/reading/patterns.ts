@@ -8,6 +8,9 @@ const states = ["short", "long", "stuck", "weak"] as const;
 export type State = (typeof states)[number];
 export type Holding = { structure: string; state: State; side: Side | "both" };
 
+/** Where something is worked. */
+export type Site = { structure: string; side: Side | "both" };
+
 /** A pattern of one side, or of the whole. `shows`: how often it shows each of its signs. */
 export type Pattern = {
   id: string;
@@ -18,6 +21,8 @@ export type Pattern = {
   prior: number;
   shows: ReadonlyMap<SignId, number>;
   holds: readonly Holding[];
+  /** Work on the first ones comes before work on the others. */
+  before: { first: readonly Site[]; then: readonly Site[] } | undefined;
   order: string;
   means: string;
 };
@@ -57,6 +62,17 @@ function patternsOf(block: string): Pattern[] {
           return { structure, state, side: on(relative) ?? "both" };
         }),
     );
+    const sequence = (text: string): Pattern["before"] => {
+      if (text === "") return undefined;
+      const [first, then] = text.split(" > ").map((list) =>
+        list.split(" ").map((each): Site => {
+          const [, structure, relative] = token.exec(each) as unknown as [string, string, Relative];
+          if (!structureOf(structure)) throw new RangeError(`pattern "${key}": structure "${structure}" is not known`);
+          return { structure, side: on(relative) ?? "both" };
+        }),
+      ) as [Site[], Site[]];
+      return { first, then };
+    };
     return {
       id: side ? `${key}.${side}` : key,
       key,
@@ -65,6 +81,7 @@ function patternsOf(block: string): Pattern[] {
       prior: sided ? met[often] / 2 : met[often],
       shows,
       holds,
+      before: sequence(line("before")),
       order: line("order"),
       means: line("means"),
     };

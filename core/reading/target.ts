@@ -2,6 +2,9 @@ import type { LayerKey } from "../anatomy/layers";
 import type { RegionKey } from "../anatomy/regions";
 import type { Minutes, Side } from "../units";
 
+/** Where a pattern's usual order puts a target: before others, or after them. */
+export type Placed = { pattern: string; name: string; order: string; when: "first" | "then" };
+
 /** Something the series is to reach: how much work, where, how deep, on which side. */
 export type Target = {
   id: string;
@@ -24,4 +27,6 @@ export type Target = {
   because: string;
   /** Patterns of the reading that ask for it. */
   patterns?: readonly string[];
+  /** What it comes before or after, by the usual order of patterns that hold. */
+  sequence?: readonly Placed[];
 };

@@ -30,7 +30,7 @@ import {
   verdictIn,
   liesIn,
 } from "./rulebook";
-import { coverageItems, delivered, loadCost, positionCost, slopePoints, slopes, totalLoad } from "./score";
+import { coverageItems, counted, loadCost, positionCost, slopePoints, slopes, totalLoad } from "./score";
 import { templateOf } from "./template";
 
 const positions: readonly Position[] = ["prone", "supine", "side", "seated"];
@@ -110,7 +110,7 @@ export function formulate(input: PlanInput): Formulation {
   // coverage: concave pieces per item
   for (const item of coverageItems(input)) {
     if (item.session !== undefined && item.session < from) continue;
-    const given = delivered(item, input.done);
+    const given = counted(item, input.done);
     const pieces = slopePoints(item).map((points, i) => {
       const width = item.wanted / slopes.length;
       // what is already given fills the steep pieces first
@@ -121,8 +121,9 @@ export function formulate(input: PlanInput): Formulation {
     for (const use of uses) {
       if (item.session !== undefined && use.session !== item.session) continue;
       const dose = item.dose(use.technique);
-      if ("mid" in use.minutes) entries.push([use.minutes.mid, -dose.mid]);
-      else entries.push([use.minutes.L, -dose.L], [use.minutes.R, -dose.R]);
+      const share = item.when?.(use.session) ?? 1;
+      if ("mid" in use.minutes) entries.push([use.minutes.mid, -dose.mid * share]);
+      else entries.push([use.minutes.L, -dose.L * share], [use.minutes.R, -dose.R * share]);
     }
     model.row(-Infinity, 0, entries);
   }

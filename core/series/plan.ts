@@ -32,6 +32,11 @@ export type PlanInput = {
   locks: readonly Lock[];
   /** Sessions that have been worked already, from the first on: they stay as they were. */
   done: readonly PlannedSession[];
+  /**
+   * How much the usual order of patterns weighs: a minute at the wrong end of the series serves its target by this share less
+   * (0–1). Left out: not at all.
+   */
+  order?: number;
   /** Keys of what may be planned, where a practice changed the starting catalogue. */
   techniques?: readonly string[];
 };

@@ -26,6 +26,8 @@ export type CoverageItem = {
   session: number | undefined;
   /** Useful share of a minute on each side. */
   dose: (technique: Technique) => { L: number; R: number; mid: number };
+  /** What a useful minute counts in a session, where the order of patterns would have it earlier or later; undefined: 1 in all. */
+  when?: ((session: number) => number) | undefined;
 };
 
 export const positionCost = 0.25;
@@ -67,8 +69,21 @@ function targetDose(target: Target, technique: Technique): { L: number; R: numbe
   return { L: target.side === "L" ? share : 0, R: target.side === "R" ? share : 0, mid: share / 2 };
 }
 
+/**
+ * What a minute counts that serves a target in a session: all of it at the end of the series where the target's order has its
+ * place, less by the input's share at the other end. What orders put at both ends is left alone.
+ */
+function whenOf(target: Target, input: PlanInput, sessions: number): ((session: number) => number) | undefined {
+  const ends = new Set(target.sequence?.map(({ when }) => when));
+  const { order = 0 } = input;
+  if (order === 0 || ends.size !== 1 || sessions < 2) return undefined;
+  const first = ends.has("first");
+  return (session) => 1 - order * (first ? session / (sessions - 1) : 1 - session / (sessions - 1));
+}
+
 export function coverageItems(input: PlanInput): CoverageItem[] {
   const items: CoverageItem[] = [];
+  const { sessions } = templateOf(input.template);
   const weights = input.targets.reduce((sum, target) => sum + target.weight, 0);
   const share = weights > 0 ? targetShare : 0;
   for (const target of input.targets)
@@ -78,8 +93,8 @@ export function coverageItems(input: PlanInput): CoverageItem[] {
       wanted: target.wanted,
       session: undefined,
       dose: (technique) => targetDose(target, technique),
+      when: whenOf(target, input, sessions.length),
     });
-  const { sessions } = templateOf(input.template);
   sessions.forEach((session, index) => {
     const emphasis = Object.values(session.territory).reduce((sum, value) => sum + value, 0);
     for (const [region, value] of Object.entries(session.territory) as [RegionKey, number][])
@@ -118,6 +133,16 @@ export const doseOfStep = (step: Step, item: CoverageItem): number => {
   return "mid" in step.minutes ? dose.mid * step.minutes.mid : dose.L * step.minutes.L + dose.R * step.minutes.R;
 };
 
+/** Useful minutes as they count: by their session, where the order of patterns speaks of the item. */
+export function counted(item: CoverageItem, sessions: readonly PlannedSession[]): number {
+  if (!item.when) return delivered(item, sessions);
+  return sessions.reduce(
+    (sum, { steps }, s) => sum + item.when!(s) * steps.reduce((own, step) => own + doseOfStep(step, item), 0),
+    0,
+  );
+}
+
+/** Useful minutes as they are given. */
 export function delivered(item: CoverageItem, sessions: readonly PlannedSession[]): number {
   let sum = 0;
   sessions.forEach((session, index) => {
@@ -145,7 +170,7 @@ export function positionsUsed(session: PlannedSession): string[] {
 /** A plan's score in points of 100: coverage less the cost of turning the client and of tired hands. */
 export function scoreOf(input: PlanInput, sessions: readonly PlannedSession[]): number {
   let score = 0;
-  for (const item of coverageItems(input)) score += item.points * worthOf(delivered(item, sessions) / item.wanted);
+  for (const item of coverageItems(input)) score += item.points * worthOf(counted(item, sessions) / item.wanted);
   sessions.forEach((session, index) => {
     if (index < input.done.length) return;
     score -= positionCost * positionsUsed(session).length;

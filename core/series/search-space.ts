@@ -30,7 +30,7 @@ import {
   tableMinutesIn,
   verdictIn,
 } from "./rulebook";
-import { coverageItems, delivered, loadCost, positionCost, slopePoints, totalLoad } from "./score";
+import { coverageItems, counted, loadCost, positionCost, slopePoints, totalLoad } from "./score";
 import { templateOf } from "./template";
 
 /** The plan's input turned into numbers that are quick to search: times in half minutes, regions and positions in bits. */
@@ -129,7 +129,7 @@ export function searchSpace(input: PlanInput): SearchSpace {
   const items: Item[] = coverage.map((item) => {
     const [first, second, last] = slopePoints(item);
     const third = item.wanted / 3;
-    return { third, first: first!, second: second!, last: last!, start: delivered(item, input.done), complaint: false };
+    return { third, first: first!, second: second!, last: last!, start: counted(item, input.done), complaint: false };
   });
   const used = new Map<string, number>();
   // worked minutes are no half minutes: they are added up before they are cut to any
@@ -176,7 +176,8 @@ export function searchSpace(input: PlanInput): SearchSpace {
         const dose = item.dose(technique);
         if (!sides.some((side) => dose[side] > 0)) return;
         own.push(n);
-        sides.forEach((side, k) => doses[k]!.push(dose[side] / 2));
+        const share = item.when?.(session) ?? 1;
+        sides.forEach((side, k) => doses[k]!.push((share * dose[side]) / 2));
       });
       if (complaint >= 0 && helpsComplaint(technique, input)) {
         own.push(complaint);

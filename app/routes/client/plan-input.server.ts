@@ -67,6 +67,7 @@ export async function planInputOf(
     complaintRegion: client.complaintRegion,
     pressureCeiling: client.pressureCeiling,
     thumbBudget: settings.thumbBudget,
+    ...(settings.order ? { order: settings.order } : {}),
     locks: locksNow(settings.locks),
     ...offer(),
     // what was decided to be set aside does not reach the plan

@@ -33,6 +33,7 @@ import { SessionPanel } from "./session-panel";
 import { planSchema, seriesSchema } from "./series-form";
 import { SettingsDialog } from "./settings-dialog";
 import { Solving } from "./solving";
+import { Sequences } from "./sequences";
 import { TargetList } from "./target-list";
 import { usePlanEdit } from "./use-plan-edit";
 import { useSolver } from "./use-solver";
@@ -42,6 +43,7 @@ const usualSettings = (startOn: string): SeriesSettings => ({
   thumbBudget: 40,
   startOn,
   intervalDays: 10,
+  order: 0.2,
   locks: [],
 });
 
@@ -165,6 +167,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
         ...input,
         template: next.template,
         thumbBudget: next.settings.thumbBudget,
+        ...(next.settings.order ? { order: next.settings.order } : { order: 0 }),
         tableMinutes: tableMinutesOf(next.settings.bookedMinutes),
         locks: next.settings.locks,
         days: sessionDays(worked, next.settings, templateOf(next.template).sessions.length),
@@ -392,6 +395,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
       </Box>
       <Box sx={{ px: { xs: 2, sm: 3 }, pb: 3, minWidth: 0 }}>
         <TargetList input={input} sessions={plan?.sessions} />
+        {plan && <Sequences input={input} sessions={plan.sessions} />}
       </Box>
       {editing && (
         <SettingsDialog

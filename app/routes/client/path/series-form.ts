@@ -34,6 +34,10 @@ export const seriesSchema = object({
       .matches(/^\d{4}-\d{2}-\d{2}$/, "First session: use year-month-day, got “${value}”.")
       .required("First session: choose a day."),
     intervalDays: whole("Days between sessions", 2, 42),
+    order: number()
+      .typeError("Order of patterns: choose one.")
+      .min(0, "Order of patterns: at least 0, got ${value}.")
+      .max(1, "Order of patterns: at most 1, got ${value}."),
     locks: array(lockSchema).max(200).default([]),
   }).required(),
 });

@@ -36,6 +36,7 @@ export function SettingsDialog({
     startOn: settings.startOn,
     intervalDays: String(settings.intervalDays),
   });
+  const [order, setOrder] = useState(String(settings.order ?? 0));
   const [errors, setErrors] = useState<FieldErrors>({});
   const field = (key: keyof typeof values, label: string, help: string, type = "number") => (
     <TextField
@@ -55,7 +56,7 @@ export function SettingsDialog({
     const locks = chosen === template ? settings.locks : [];
     const { value, errors: found } = await validate(settingsSchema, {
       template: chosen,
-      settings: { ...values, locks },
+      settings: { ...values, order: Number(order), locks },
     });
     if (found) return setErrors(found);
     apply({ template: value.template, settings: value.settings as SeriesSettings });
@@ -90,6 +91,19 @@ export function SettingsDialog({
           "Thumb budget per session",
           "Load (0–3) times minutes that your thumbs take in one session.",
         )}
+        <TextField
+          select
+          label="Usual order of patterns"
+          value={order}
+          onChange={(event) => setOrder(event.target.value)}
+          helperText="A wish: minutes at the wrong end of the series count that much less."
+          slotProps={{ inputLabel: { shrink: true }, select: { native: true } }}
+          sx={{ mt: 2 }}
+        >
+          <option value="0">does not matter</option>
+          <option value="0.2">is kept where it costs little (20 %)</option>
+          <option value="0.5">is kept firmly (50 %)</option>
+        </TextField>
         {chosen === template && (
           <ThumbCost
             input={{ ...input, thumbBudget: settings.thumbBudget }}
