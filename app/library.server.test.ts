@@ -28,7 +28,7 @@ const own = (stem: string, pressure = 4) => ({
 describe("a practice's library on the server", () => {
   it("is its own: another practice, and whoever has not signed in, knows nothing of it", async () => {
     const key = await work(mine, async (tx) => {
-      await decide(tx, [own("kiln-sweep"), own("long-glide")], { stamp: null }, "Una");
+      await decide(tx, "technique", [own("kiln-sweep"), own("long-glide")], { stamp: null }, "Una");
       expect(libraryInUse().offered.some(({ stem }) => stem === "kiln-sweep")).toBe(true);
       return libraryInUse().current("kiln-sweep")!.key;
     });
@@ -43,7 +43,7 @@ describe("a practice's library on the server", () => {
   });
 
   it("serves both at once, each its own", async () => {
-    await work(theirs, (tx) => decide(tx, [own("their-roll")], { stamp: null }, "Ulf"));
+    await work(theirs, (tx) => decide(tx, "technique", [own("their-roll")], { stamp: null }, "Ulf"));
     const seen = await Promise.all(
       Array.from({ length: 12 }, (_, i) =>
         work((i % 2) as 0 | 1, async (tx) => {
@@ -61,7 +61,7 @@ describe("a practice's library on the server", () => {
   it("keeps every version with who made it, and the key of each for ever", async () => {
     const before = await work(mine, () => Promise.resolve(libraryInUse().current("kiln-sweep")!.key));
     await work(mine, async (tx) => {
-      await decide(tx, [own("kiln-sweep", 2)], { number: 1 }, "Odile");
+      await decide(tx, "technique", [own("kiln-sweep", 2)], { number: 1 }, "Odile");
       const versions = (await libraryVersions(tx)).filter(({ stem }) => stem === "kiln-sweep");
       expect(versions.map(({ number, by, retired }) => [number, by, retired])).toEqual([
         [1, "Una", false],
@@ -74,11 +74,13 @@ describe("a practice's library on the server", () => {
 
   it("keeps nothing of what was decided by an older state: of the stem, or of the whole", async () => {
     const stamp = await work(mine, (tx) => libraryStamp(tx));
-    await work(mine, (tx) => decide(tx, [own("kiln-roll")], { number: 0 }, "Una"));
-    await expect(work(mine, (tx) => decide(tx, [own("kiln-roll", 1)], { number: 0 }, "Ulf"))).rejects.toThrow(Stale);
-    await expect(work(mine, (tx) => decide(tx, [own("kiln-a"), own("kiln-b")], { stamp }, "Ulf"))).rejects.toThrow(
-      Stale,
-    );
+    await work(mine, (tx) => decide(tx, "technique", [own("kiln-roll")], { number: 0 }, "Una"));
+    await expect(
+      work(mine, (tx) => decide(tx, "technique", [own("kiln-roll", 1)], { number: 0 }, "Ulf")),
+    ).rejects.toThrow(Stale);
+    await expect(
+      work(mine, (tx) => decide(tx, "technique", [own("kiln-a"), own("kiln-b")], { stamp }, "Ulf")),
+    ).rejects.toThrow(Stale);
     await work(mine, (tx) => {
       expect(libraryInUse().current("kiln-a")).toBeUndefined();
       expect(libraryInUse().current("kiln-roll")!.pressure).toBe(4);

@@ -1,5 +1,6 @@
 import type { LayerKey } from "../anatomy/layers";
 import type { RegionKey } from "../anatomy/regions";
+import { shelfOf, type Shelf, type Version } from "../shelf";
 import type { Form } from "../light-touch/arc-steps";
 
 /** One session of a series template: how deep it may go and where its attention lies. */
@@ -16,10 +17,21 @@ export type TemplateSession = {
   arc?: Form;
 };
 
-export type Template = { key: string; name: string; sessions: readonly TemplateSession[] };
+export type Template = {
+  /** Names this version for ever: a series keeps the one it was made by. */
+  key: string;
+  /** What all versions of it have in common. */
+  stem: string;
+  name: string;
+  sessions: readonly TemplateSession[];
+};
+
+/** A template as it is written down. */
+export type TemplateDefinition = Pick<Template, "name" | "sessions">;
+type Starting = TemplateDefinition & { key: string };
 
 /** The classic ten-step arc: common teaching across structural integration schools. */
-export const tenStep: Template = {
+const tenStep: Starting = {
   key: "ten-step",
   name: "Ten-step arc",
   sessions: [
@@ -87,7 +99,7 @@ export const tenStep: Template = {
   ],
 };
 
-const structural: readonly Template[] = [
+const structural: readonly Starting[] = [
   tenStep,
   {
     key: "three-step",
@@ -124,7 +136,7 @@ const structural: readonly Template[] = [
 ];
 
 /** Focused series and what comes after one: common practice, as the brief of the trade has them. */
-const focused: readonly Template[] = [
+const focused: readonly Starting[] = [
   {
     key: "five-step",
     name: "Five-step: one chain, light touch in the fourth",
@@ -226,7 +238,7 @@ const arcSession = (
 ): TemplateSession => ({ name, intent, territory, ceiling: "DF", light: true, arc });
 
 /** The light-touch arc over one to three visits: in each the same listening before and after, and the arc's own order. */
-const arcs: readonly Template[] = [
+const arcs: readonly Starting[] = [
   {
     key: "arc-1",
     name: "Light-touch arc in one visit",
@@ -274,10 +286,52 @@ const arcs: readonly Template[] = [
   },
 ];
 
-export const templates: readonly Template[] = [...structural, ...focused, ...arcs];
+/** The templates everyone starts with. */
+export const templates: readonly Template[] = [...structural, ...focused, ...arcs].map((each) => ({
+  ...each,
+  stem: each.key,
+}));
+
+const starting = new Map(templates.map((template) => [template.key, template]));
+
+export type TemplateVersion = Version<TemplateDefinition>;
+export type TemplateShelf = Shelf<Template, TemplateDefinition>;
+
+/** The starting templates as a practice changed them, and its own after them. */
+export const templateShelfOf = (versions: readonly TemplateVersion[]): TemplateShelf =>
+  shelfOf(starting, (definition, key, stem) => ({ ...definition, key, stem }), versions);
+
+export const startingTemplates: TemplateShelf = templateShelfOf([]);
+
+let inUse: () => TemplateShelf = () => startingTemplates;
+
+/** Says where the templates now in use are found: as with techniques, a key names one version for ever. */
+export const shelveTemplates = (source: () => TemplateShelf): void => {
+  inUse = source;
+};
+
+export const templatesInUse = (): TemplateShelf => inUse();
+
+/** What a series is made by where nobody chose: the ten-step arc as it is now, or what there is. */
+export const usualTemplate = (): Template => inUse().current("ten-step") ?? inUse().offered[0] ?? templates[0]!;
+
+const find = (key: string): Template | undefined => starting.get(key) ?? inUse().find(key);
+
+/** Whether a key names a version that a series may be made by. */
+export const isTemplate = (key: unknown): key is string => typeof key === "string" && find(key) !== undefined;
+
+/** The starting version of a template; undefined for what a practice made. */
+export const startingTemplate = (stem: string): Template | undefined => starting.get(stem);
+
+/** A series names a template that this page has not been told of. */
+export class UnknownTemplate extends RangeError {
+  constructor(readonly key: string) {
+    super(`series template "${key}" is not known`);
+  }
+}
 
 export function templateOf(key: string): Template {
-  const template = templates.find((known) => known.key === key);
-  if (!template) throw new RangeError(`series template "${key}" is not known`);
+  const template = find(key);
+  if (!template) throw new UnknownTemplate(key);
   return template;
 }

@@ -1,56 +1,18 @@
+import { shelfOf, type Shelf, type Version as Versioned } from "../shelf";
 import { catalogue } from "./catalogue";
 import { techniqueFrom, type Definition } from "./definition";
 import type { Technique } from "./technique";
 
-/**
- * What a practice decided about a technique: from this version on it is done like this, or not planned any more. Versions
- * are only added. A version without a definition is that of the starting catalogue.
- */
-export type Version = {
-  stem: string;
-  /** From 1 on, for each stem. */
-  number: number;
-  /** Of the technique this version is. Whoever plans it or logs it keeps it under this key, whatever comes later. */
-  key: string;
-  definition: Definition | null;
-  retired: boolean;
-};
+export type Version = Versioned<Definition>;
 
 /** The techniques of a practice: what may be planned now, and everything that plans and logs may name. */
-export type Library = {
-  offered: readonly Technique[];
-  /** A version by its key, retired and earlier ones, too. */
-  find(key: string): Technique | undefined;
-  /** The version now in use of the technique that `key` is a version of; undefined when it is retired or unknown. */
-  current(key: string): Technique | undefined;
-  /** What the practice decided, oldest first. */
-  versions: readonly Version[];
-};
+export type Library = Shelf<Technique, Definition>;
 
 const starting = new Map(catalogue.map((technique) => [technique.key, technique]));
 
 /** The starting catalogue as a practice changed it, and its own techniques after it. */
-export function libraryOf(versions: readonly Version[]): Library {
-  const all = new Map<string, Technique>();
-  const last = new Map<string, Version>();
-  for (const version of versions) {
-    last.set(version.stem, version);
-    if (version.definition && !all.has(version.key))
-      all.set(version.key, techniqueFrom({ ...version.definition, key: version.stem }, version.key));
-  }
-  const find = (key: string) => starting.get(key) ?? all.get(key);
-  const inUse = (stem: string): Technique | undefined => {
-    const version = last.get(stem);
-    return version ? (version.retired ? undefined : find(version.key)) : starting.get(stem);
-  };
-  const own = [...last.keys()].filter((stem) => !starting.has(stem));
-  return {
-    offered: [...starting.keys(), ...own].flatMap((stem) => inUse(stem) ?? []),
-    find,
-    current: (key) => inUse(find(key)?.stem ?? key),
-    versions,
-  };
-}
+export const libraryOf = (versions: readonly Version[]): Library =>
+  shelfOf(starting, (definition, key, stem) => techniqueFrom({ ...definition, key: stem }, key), versions);
 
 export const startingLibrary: Library = libraryOf([]);
 

@@ -1,3 +1,4 @@
+import { stemFrom } from "../shelf";
 import { layerName } from "../anatomy/layers";
 import { structureOf } from "../anatomy/structures";
 import { definitionOf, type Definition } from "./definition";
@@ -120,20 +121,7 @@ export function chosenOf(
 }
 
 /** A key for a new technique, from its name: none that the library has used. */
-export function freeStem(library: Library, name: string): string {
-  const used = new Set([...library.versions, ...library.offered].map(({ stem }) => stem));
-  const words = name
-    .toLowerCase()
-    .normalize("NFKD")
-    .replace(/[^a-z0-9]+/g, "-")
-    .replace(/^[^a-z]+|-+$/g, "")
-    .slice(0, 50)
-    .replace(/-+$/, "");
-  const stem = words.length >= 3 ? words : `technique-${words || "own"}`;
-  const free = (n: number): string =>
-    used.has(`${stem}-${n}`) || startingVersion(`${stem}-${n}`) ? free(n + 1) : `${stem}-${n}`;
-  return used.has(stem) || startingVersion(stem) ? free(2) : stem;
-}
+export const freeStem: (library: Library, name: string) => string = stemFrom;
 
 /** A practice's own techniques and changes, as they are now: what it gives to another. */
 export const ownDefinitions = (library: Library): Definition[] =>

@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import LinearProgress from "@mui/material/LinearProgress";
 import { Outlet, useNavigation } from "react-router";
 import type { Route } from "./+types/frame";
-import { libraryInUse } from "~core/techniques/library";
+import { ownInUse } from "~core/series/own-library";
 import { asking, signedIn } from "~app/session.server";
 import { bringLibrary, framed } from "~app/ui/library-in-use";
 import { CommandBox } from "./command-box";
@@ -18,8 +18,8 @@ export function loader({ context }: Route.LoaderArgs) {
       practiceName: practitioner.practiceName,
       settings: practitioner.settings,
     },
-    /** What the practice changed of the starting techniques: everything below knows their names by it. */
-    library: libraryInUse().versions,
+    /** What the practice changed of the starting library: everything below knows names by it. */
+    library: ownInUse(),
   };
 }
 

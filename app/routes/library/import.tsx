@@ -47,7 +47,7 @@ export function action({ context }: Route.ActionArgs) {
     const chosen = chosenOf(library, incoming, choices).map((definition) => ({ stem: definition.key, definition }));
     try {
       const seen = { stamp: typeof stamp === "string" ? stamp : null };
-      if (chosen.length > 0) await decide(tx, chosen, seen, practitioner.name);
+      if (chosen.length > 0) await decide(tx, "technique", chosen, seen, practitioner.name);
     } catch (error) {
       if (!(error instanceof Stale)) throw error;
       return data({ stale: true } satisfies Answer, { status: 409 });

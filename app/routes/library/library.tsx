@@ -106,6 +106,9 @@ export default function Library({ loaderData: { client } }: Route.ComponentProps
           <Button component={Link} to="/library/new" variant="contained">
             New technique
           </Button>
+          <Button component={Link} to="/library/templates" variant="outlined" color="inherit">
+            Series templates
+          </Button>
           <Button component={Link} to="/library/import" variant="outlined" color="inherit">
             Import
           </Button>

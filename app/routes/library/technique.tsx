@@ -102,7 +102,13 @@ export function action({ params, context }: Route.ActionArgs) {
         const now = stem === undefined ? undefined : standing(stem);
         if (now && (isFixed(own) || now.retired)) return data({ stale: true }, { status: 409 });
         if (!now || differencesOf(now.technique, made).length > 0)
-          await decide(tx, [{ stem: own, definition }], stem === undefined ? { number: 0 } : seen, practitioner.name);
+          await decide(
+            tx,
+            "technique",
+            [{ stem: own, definition }],
+            stem === undefined ? { number: 0 } : seen,
+            practitioner.name,
+          );
         return redirect(`/library?open=${libraryInUse().current(own)!.key}`);
       }
       const { technique, retired, number } = standing(stem);
@@ -110,12 +116,19 @@ export function action({ params, context }: Route.ActionArgs) {
       const again = { stem, key: technique.key, definition: technique.key === stem ? null : definitionOf(technique) };
       const wanted = sent.intent === "retire";
       if (sent.intent === "retire" || sent.intent === "take-back") {
-        if (retired !== wanted) await decide(tx, [{ ...again, retired: wanted }], { number }, practitioner.name);
+        if (retired !== wanted)
+          await decide(tx, "technique", [{ ...again, retired: wanted }], { number }, practitioner.name);
         return { ok: true };
       }
       if (sent.intent === "as-started" && startingVersion(stem)) {
         if (technique.key !== stem)
-          await decide(tx, [{ stem, key: stem, definition: null, retired: false }], seen, practitioner.name);
+          await decide(
+            tx,
+            "technique",
+            [{ stem, key: stem, definition: null, retired: false }],
+            seen,
+            practitioner.name,
+          );
         return { ok: true };
       }
       throw new Response("Bad request", { status: 400 });

@@ -10,7 +10,8 @@ import { placesOut } from "~core/screening/on-place";
 import { rescreen } from "~core/screening/questions";
 import { cuesFor } from "~core/session/cues";
 import { tableList } from "~core/session/table-list";
-import { libraryInUse, techniqueOf } from "~core/techniques/library";
+import { ownInUse } from "~core/series/own-library";
+import { techniqueOf } from "~core/techniques/library";
 import { agree } from "~app/consent.server";
 import { obstaclesOf } from "~app/may-start.server";
 import { judgedOf } from "~app/screening.server";
@@ -55,7 +56,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
     const answered = await answersOf(tx, client.id, { visitId: visit.id });
     return {
       practitioner: { settings: practitioner.settings },
-      library: libraryInUse().versions,
+      library: ownInUse(),
       visit,
       today: today(),
       shape: shapeOf(client.build ?? "middle", client.statureMm),

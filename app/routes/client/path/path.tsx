@@ -15,7 +15,7 @@ import { scoreOf } from "~core/series/score";
 import { sinceInShort, sinceSolved, sinceWords } from "~core/series/since";
 import { daysWorked, sessionDays } from "~core/series/dates";
 import { isActive } from "~core/screening/outcome";
-import { templateOf } from "~core/series/template";
+import { templateOf, usualTemplate } from "~core/series/template";
 import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
 import { judgedOf } from "~app/screening.server";
@@ -53,7 +53,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
     const series = await seriesOf(tx, client.id);
     const visits = await listVisits(tx, client.id);
     const settings = series?.settings ?? usualSettings(visits[0]?.onDate ?? today());
-    const template = series?.template ?? "ten-step";
+    const template = series?.template ?? usualTemplate().key;
     const judged = await judgedOf(tx, client, practitioner);
     const input = await planInputOf(tx, client, series, template, settings, judged);
     const current = visits.find((visit) => visit.status !== "closed");

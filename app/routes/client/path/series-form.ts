@@ -1,6 +1,6 @@
 import { array, number, object, string } from "yup";
 import { isTechnique } from "~core/techniques/library";
-import { templates } from "~core/series/template";
+import { isTemplate } from "~core/series/template";
 
 const whole = (name: string, from: number, to: number) =>
   number()
@@ -22,11 +22,9 @@ export const lockSchema = object({
 export const seriesSchema = object({
   id: string().uuid("The series’ id is not valid.").required("The series’ id is missing."),
   template: string()
-    .oneOf(
-      templates.map((each) => each.key),
-      "Template: “${value}” is not known.",
-    )
-    .required("Template: choose one."),
+    .required("Template: choose one.")
+    .max(120)
+    .test("template", "Template: “${value}” is not known.", isTemplate),
   settings: object({
     bookedMinutes: whole("Booked minutes", 40, 240),
     thumbBudget: whole("Thumb budget", 0, 200),

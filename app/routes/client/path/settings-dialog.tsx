@@ -7,7 +7,7 @@ import DialogTitle from "@mui/material/DialogTitle";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
-import { templates } from "~core/series/template";
+import { templateOf, templatesInUse } from "~core/series/template";
 import type { SeriesSettings } from "~data/series";
 import { validate, type FieldErrors } from "~app/validation";
 import type { PlanInput } from "~core/series/plan";
@@ -29,6 +29,8 @@ export function SettingsDialog({
   close: () => void;
   apply: (next: { template: string; settings: SeriesSettings }) => void;
 }) {
+  const inUse = templatesInUse().offered;
+  const offered = inUse.some(({ key }) => key === template) ? inUse : [templateOf(template), ...inUse];
   const [chosen, setChosen] = useState(template);
   const [values, setValues] = useState<Record<"bookedMinutes" | "thumbBudget" | "startOn" | "intervalDays", string>>({
     bookedMinutes: String(settings.bookedMinutes),
@@ -72,9 +74,10 @@ export function SettingsDialog({
           onChange={(event) => setChosen(event.target.value)}
           sx={{ mt: 1 }}
         >
-          {templates.map((each) => (
+          {offered.map((each) => (
             <MenuItem key={each.key} value={each.key}>
               {each.name}
+              {each.key === template && !inUse.includes(each) ? " (as this series was made)" : ""}
             </MenuItem>
           ))}
         </TextField>
