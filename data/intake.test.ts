@@ -354,6 +354,8 @@ describe("handing over the tablet", () => {
       way: "indirect" as const,
       withoutElbow: true,
       withoutThumb: false,
+      avoids: [],
+      order: 0.2,
     };
     await work((tx) => saveSettings(tx, id, { dim: true, school }));
     expect((await work((tx) => practitionerOfToken(tx, token)))!.settings).toEqual({ dim: true, school });

@@ -49,10 +49,6 @@ async function main() {
     await page.getByLabel("When", { exact: true }).fill("11 weeks ago");
   });
   await shot("screening", `${petra}/intake/screening`);
-  await shot("cautions", `${petra}/intake`, async () => {
-    await page.locator("header").getByRole("button", { name: "Osteoporosis" }).click();
-    await page.getByRole("button", { name: "Record a clearance" }).click();
-  });
   await shot("stand-front", `${ruben}/assess/stand?view=front`, async () => {
     await page.getByRole("button", { name: "Slider" }).click();
     await page.getByTestId("earlier-picture").waitFor();
@@ -74,6 +70,10 @@ async function main() {
   });
   await shot("bones", `${maribel}/assess/bones?visit=1`);
   await shot("reading", `${ruben}/reading`);
+  await shot("home-care", `${ruben}/sessions/home`, async () => {
+    await page.getByRole("button", { name: "Give" }).first().click();
+    await page.getByText("One thing, about").waitFor();
+  });
   await shot("path", `${ruben}/path`, () =>
     page
       .getByRole("complementary")

@@ -1,3 +1,4 @@
+import type { SafetyTag } from "../techniques/safety-tags";
 import type { IsoDay } from "../days";
 import type { PlaceKey } from "../anatomy/places";
 import type { RegionKey } from "../anatomy/regions";
@@ -72,6 +73,10 @@ export type School = {
   /** Tools that are not used. */
   withoutElbow: boolean;
   withoutThumb: boolean;
+  /** Kinds of work that are left out altogether. */
+  avoids: readonly SafetyTag[];
+  /** How much the usual order of patterns weighs in a series that is begun, 0–1. */
+  order: number;
 };
 
 export const usualSchool: School = {
@@ -82,6 +87,8 @@ export const usualSchool: School = {
   way: "both",
   withoutElbow: false,
   withoutThumb: false,
+  avoids: [],
+  order: 0.2,
 };
 
 export type Facts = {

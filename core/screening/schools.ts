@@ -6,7 +6,7 @@ import { verdictOn } from "./verdict";
 /** A school of the trade as a starting point: its limits, and where others see it differently. Common practice. */
 export type SchoolKind = { key: string; name: string; means: string; others: string; school: School };
 
-const usual = { oil: true, wax: true, withoutElbow: false, withoutThumb: false } as const;
+const usual = { oil: true, wax: true, withoutElbow: false, withoutThumb: false, avoids: [], order: 0.2 } as const;
 
 export const schoolKinds: readonly SchoolKind[] = [
   {
@@ -15,7 +15,14 @@ export const schoolKinds: readonly SchoolKind[] = [
     means:
       "Deep compression as far as the client asks for it, weight instead of muscle, elbows where they are angled to the flesh.",
     others: "Others never pass 4 of 10, or use the forearm because the elbow is too pointed.",
-    school: { ...usual, pressureCeiling: 8, hold: { least: 10, most: 60 }, way: "direct" },
+    school: {
+      ...usual,
+      pressureCeiling: 8,
+      hold: { least: 10, most: 60 },
+      way: "direct",
+      avoids: ["unwinding"],
+      order: 0,
+    },
   },
   {
     key: "moderate",
@@ -38,6 +45,8 @@ export const schoolKinds: readonly SchoolKind[] = [
       wax: false,
       withoutElbow: true,
       withoutThumb: true,
+      avoids: ["rib compression", "lever", "end range", "sustained point", "deep belly"],
+      order: 0,
     },
   },
   {
@@ -45,14 +54,43 @@ export const schoolKinds: readonly SchoolKind[] = [
     name: "Direct",
     means: "To the barrier, and wait there until it gives; holds of half a minute to a minute and a half.",
     others: "Others go away from the barrier and let it unwind.",
-    school: { ...usual, pressureCeiling: 6, hold: { least: 30, most: 90 }, way: "direct" },
+    school: {
+      ...usual,
+      pressureCeiling: 6,
+      hold: { least: 30, most: 90 },
+      way: "direct",
+      avoids: ["unwinding"],
+      order: 0.5,
+    },
   },
   {
     key: "indirect",
     name: "Indirect",
     means: "Into ease and follow; what loosens is allowed to find its own way.",
     others: "Others hold that a barrier that is never met stays where it is.",
-    school: { ...usual, pressureCeiling: 4, hold: { least: 30, most: 90 }, way: "indirect", withoutElbow: true },
+    school: {
+      ...usual,
+      pressureCeiling: 4,
+      hold: { least: 30, most: 90 },
+      way: "indirect",
+      withoutElbow: true,
+      avoids: ["rib compression", "lever", "end range"],
+    },
+  },
+  {
+    key: "mixed",
+    name: "Structural and cranial, mixed",
+    means:
+      "Fascial work up to 5 of 10 in the usual order, and a light-touch block where the tissue asks for one; no levers on the neck.",
+    others: "Others keep the two apart: a session is either the one or the other.",
+    school: {
+      ...usual,
+      pressureCeiling: 5,
+      hold: { least: 20, most: 90 },
+      way: "both",
+      avoids: ["neck lever"],
+      order: 0.5,
+    },
   },
 ];
 
@@ -61,6 +99,10 @@ const wayWords: Record<School["way"], string> = {
   indirect: "follow ease",
   both: "either way",
 };
+
+/** How much the usual order of patterns weighs, as it is said. */
+export const orderWords = (order: number): string =>
+  order === 0 ? "does not matter" : order < 0.4 ? "is kept where it costs little" : "is kept firmly";
 
 /** What of how one works another school would change, as sentences; none where nothing. */
 export function schoolChanges(from: School, to: School): string[] {
@@ -80,6 +122,14 @@ export function schoolChanges(from: School, to: School): string[] {
   };
   tool("withoutElbow", "elbow");
   tool("withoutThumb", "thumb");
+  const gone = to.avoids.filter((tag) => !from.avoids.includes(tag));
+  const back = from.avoids.filter((tag) => !to.avoids.includes(tag));
+  if (gone.length > 0) changes.push(`Left out: ${gone.join(", ")}.`);
+  if (back.length > 0) changes.push(`Done again: ${back.join(", ")}.`);
+  if (from.order !== to.order)
+    changes.push(
+      `The usual order of patterns ${orderWords(to.order)} in series that are begun; it ${orderWords(from.order).replace(/^is/, "was").replace("does not", "did not")}.`,
+    );
   return changes;
 }
 

@@ -284,6 +284,14 @@ function ofSchool({ school }: Facts): Found[] {
   return [
     ...(school.withoutElbow ? [tool("elbow", "elbow")] : []),
     ...(school.withoutThumb ? [tool("thumb", "thumb")] : []),
+    ...school.avoids.map((tag) => ({
+      ...common,
+      kind: "exclude" as const,
+      key: `school avoids ${tag}`,
+      title: `You leave out: ${tag}`,
+      reason: `Your way of working leaves out ${tag === "unwinding" || tag === "cranial" ? `${tag} work` : `work of the kind “${tag}”`}.`,
+      scope: { tags: [tag] },
+    })),
     ...(school.pressureCeiling < 10
       ? [
           {

@@ -5,7 +5,8 @@ import { useTheme } from "@mui/material/styles";
 import { addWeeks, format, parseISO, startOfWeek } from "date-fns";
 import type { Route } from "./+types/practice";
 import { data, Link } from "react-router";
-import { boolean, number, object, string } from "yup";
+import { array, boolean, number, object, string } from "yup";
+import { safetyTagKeys, type SafetyTag } from "~core/techniques/safety-tags";
 import { usualSchool, type School } from "~core/screening/facts";
 import { outOfSchool, schoolKinds } from "~core/screening/schools";
 import { saveSchool } from "~data/practitioners";
@@ -79,6 +80,10 @@ const schoolShape = {
   way: string<School["way"]>().oneOf(["direct", "indirect", "both"]).required(),
   withoutElbow: boolean().required(),
   withoutThumb: boolean().required(),
+  avoids: array(string<SafetyTag>().oneOf(safetyTagKeys, "Left out: “${value}” is no kind of work.").required())
+    .max(safetyTagKeys.length)
+    .default([]),
+  order: number().oneOf([0, 0.2, 0.5], "Usual order: choose one.").default(usualSchool.order),
 };
 const schoolSchema = object({
   ...schoolShape,

@@ -1,5 +1,6 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import Chip from "@mui/material/Chip";
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import TextField from "@mui/material/TextField";
@@ -8,7 +9,8 @@ import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import type { School } from "~core/screening/facts";
-import { schoolChanges, schoolKinds } from "~core/screening/schools";
+import { safetyTagKeys } from "~core/techniques/safety-tags";
+import { orderWords, schoolChanges, schoolKinds } from "~core/screening/schools";
 import { counted } from "~core/words";
 import { Fine } from "~app/ui/fine";
 import { useNotify } from "~app/ui/notices";
@@ -147,6 +149,47 @@ export function SchoolForm({
           {box("wax", "I use wax")}
           {box("withoutElbow", "No elbow")}
           {box("withoutThumb", "No thumb")}
+        </Box>
+        <TextField
+          select
+          label="The usual order of patterns, in series you begin"
+          value={String(school.order)}
+          onChange={(event) => set({ order: Number(event.target.value) })}
+          slotProps={{ select: { native: true }, inputLabel: { shrink: true } }}
+          sx={{ mt: 1.5 }}
+        >
+          {[0, 0.2, 0.5].map((order) => (
+            <option key={order} value={order}>
+              {orderWords(order)}
+            </option>
+          ))}
+        </TextField>
+        <Box role="group" aria-label="Kinds of work you leave out" sx={{ mt: 1.5 }}>
+          <Fine>Kinds of work you leave out altogether</Fine>
+          <Box sx={{ display: "flex", gap: 0.75, flexWrap: "wrap", mt: 0.5 }}>
+            {safetyTagKeys
+              .filter((tag) => tag !== "elbow" && tag !== "thumb")
+              .map((tag) => (
+                <Chip
+                  key={tag}
+                  component="button"
+                  type="button"
+                  clickable
+                  label={tag}
+                  aria-pressed={school.avoids.includes(tag)}
+                  color={school.avoids.includes(tag) ? "primary" : "default"}
+                  variant={school.avoids.includes(tag) ? "filled" : "outlined"}
+                  onClick={() =>
+                    set({
+                      avoids: school.avoids.includes(tag)
+                        ? school.avoids.filter((other) => other !== tag)
+                        : [...school.avoids, tag],
+                    })
+                  }
+                  sx={{ borderRadius: "6px" }}
+                />
+              ))}
+          </Box>
         </Box>
         <Button type="submit" variant="outlined" disabled={kept.busy} sx={{ mt: 1 }}>
           Save how you work

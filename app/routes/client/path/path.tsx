@@ -15,6 +15,7 @@ import { scoreOf } from "~core/series/score";
 import { sinceInShort, sinceSolved, sinceWords } from "~core/series/since";
 import { daysWorked, sessionDays } from "~core/series/dates";
 import { isActive } from "~core/screening/outcome";
+import { usualSchool } from "~core/screening/facts";
 import { templateOf, usualTemplate } from "~core/series/template";
 import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
@@ -38,12 +39,12 @@ import { TargetList } from "./target-list";
 import { usePlanEdit } from "./use-plan-edit";
 import { useSolver } from "./use-solver";
 
-const usualSettings = (startOn: string): SeriesSettings => ({
+const usualSettings = (startOn: string, order: number): SeriesSettings => ({
   bookedMinutes: 90,
   thumbBudget: 40,
   startOn,
   intervalDays: 10,
-  order: 0.2,
+  order,
   locks: [],
 });
 
@@ -52,7 +53,9 @@ export function loader({ params, context }: Route.LoaderArgs) {
     const client = await getClient(tx, params.clientId);
     const series = await seriesOf(tx, client.id);
     const visits = await listVisits(tx, client.id);
-    const settings = series?.settings ?? usualSettings(visits[0]?.onDate ?? today());
+    const settings =
+      series?.settings ??
+      usualSettings(visits[0]?.onDate ?? today(), { ...usualSchool, ...practitioner.settings.school }.order);
     const template = series?.template ?? usualTemplate().key;
     const judged = await judgedOf(tx, client, practitioner);
     const input = await planInputOf(tx, client, series, template, settings, judged);

@@ -4,6 +4,7 @@ import Typography from "@mui/material/Typography";
 import { layerName } from "~core/anatomy/layers";
 import { techniqueOf } from "~core/techniques/library";
 import { positionName } from "~core/techniques/technique";
+import { useMemo } from "react";
 import { Link } from "react-router";
 import MuiLink from "@mui/material/Link";
 import { patternOf } from "~core/reading/patterns";
@@ -13,6 +14,7 @@ import type { Edit } from "~core/series/edit";
 import { turnsIn } from "~core/series/order";
 import { cautionsIn, verdictIn } from "~core/series/rulebook";
 import { placesOut } from "~core/screening/on-place";
+import { minutePrices, type MinutePrices } from "~core/series/minute-prices";
 import { AddStep, StepEdits } from "./step-edits";
 import { ReachFigure } from "~app/ui/reach-figure";
 import { strain } from "~core/series/score";
@@ -57,6 +59,7 @@ export function SessionPanel({
 }) {
   const names = templateOf(template).sessions[session]!;
   const planned = plan.sessions[session]!;
+  const prices = useMemo(() => minutePrices(input, plan.sessions, session), [input, plan.sessions, session]);
   const leftOut = locks.filter((lock) => lock.session === session && lock.kind === "leave-out");
   const held = heldBack(input, session);
   const thumbs = strain(planned, "thumb");
@@ -210,7 +213,18 @@ export function SessionPanel({
           );
         })}
       </Box>
-      {!done && <AddStep input={input} planned={planned} session={session} edit={edit} busy={busy} />}
+      {!done && <MinuteWords prices={prices} />}
+      {!done && (
+        <AddStep
+          prices={prices}
+          sessions={plan.sessions}
+          input={input}
+          planned={planned}
+          session={session}
+          edit={edit}
+          busy={busy}
+        />
+      )}
       {!done && held.length > 0 && (
         <Box component="details" sx={{ mt: 2 }} open={held.length <= 3}>
           <Typography component="summary" variant="h3" sx={{ cursor: "pointer" }}>
@@ -262,6 +276,20 @@ function Cost({ input, plan, session, step }: { input: PlanInput; plan: Plan; se
         ? `The plan falls from ${plan.score.toFixed(1)} to ${(plan.score - points).toFixed(1)} points, before its minutes are used again.`
         : "Nothing is lost in points."}
       {unprepared.length > 0 && ` ${unprepared.join(", ")} would stand unprepared.`}
+    </Typography>
+  );
+}
+
+const shownPoints = (points: number) => (Math.abs(points) < 0.005 ? "0" : points.toFixed(2));
+
+/** What one more minute at this table would buy, and where a minute serves least. */
+function MinuteWords({ prices: { dearest, cheapest, free } }: { prices: MinutePrices }) {
+  if (!dearest || !cheapest) return null;
+  return (
+    <Typography sx={{ fontSize: 14, color: "text.secondary", mt: 1.5 }}>
+      {free >= 0.5 ? `${Math.floor(2 * free) / 2} min are free. ` : ""}
+      One more minute would buy {shownPoints(dearest.points)} points, at {techniqueOf(dearest.technique).name}; a minute
+      serves least at {techniqueOf(cheapest.technique).name} ({shownPoints(cheapest.points)}).
     </Typography>
   );
 }

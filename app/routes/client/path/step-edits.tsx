@@ -10,6 +10,9 @@ import { minutesOf, type PlanInput, type PlannedSession, type Step } from "~core
 import { offeredIn, timeRange, whyNot } from "~core/series/rulebook";
 import { templateOf } from "~core/series/template";
 import { techniqueOf } from "~core/techniques/library";
+import { roomFor, type MinutePrices, type RoomPrice } from "~core/series/minute-prices";
+import type { Technique } from "~core/techniques/technique";
+import { Fine } from "~app/ui/fine";
 import { findTechniques, readAsked } from "~core/techniques/find";
 
 /** Changes to one step by hand: its minutes, its session, another technique instead. */
@@ -111,20 +114,46 @@ export function StepEdits({
   );
 }
 
-/** A technique from the library into a session, whatever may be there first. */
+const pricedAtOnce = 12;
+const roomWords = ({ points, from }: RoomPrice): string =>
+  points === undefined
+    ? "no room without taking a step out"
+    : `${points >= 0 ? "+" : "−"}${Math.abs(points).toFixed(2)} points${
+        from.length > 0
+          ? `, its minutes from ${from
+              .slice(0, 2)
+              .map((key) => techniqueOf(key).name)
+              .join(", ")}${from.length > 2 ? " and others" : ""}`
+          : ""
+      }`;
+
+/** A technique from the library into a session, whatever may be there first, with what making room for it would bring. */
 export function AddStep({
+  prices,
+  sessions,
   input,
   planned,
   session,
   edit,
   busy,
 }: {
+  prices: MinutePrices;
+  sessions: readonly PlannedSession[];
   input: PlanInput;
   planned: PlannedSession;
   session: number;
   edit: (edit: Edit) => void;
   busy: boolean;
 }) {
+  // reckoned when it is read, once for each
+  const rooms = useMemo(() => {
+    const known = new Map<string, string>();
+    return (technique: Technique) => {
+      const words = known.get(technique.key) ?? roomWords(roomFor(input, sessions, session, technique, prices));
+      known.set(technique.key, words);
+      return words;
+    };
+  }, [input, sessions, session, prices]);
   const options = useMemo(
     () =>
       offeredIn(input)
@@ -154,10 +183,13 @@ export function AddStep({
         ).flatMap(({ technique }) => list.find(({ key }) => key === technique.key) ?? []);
         return [...found.filter(({ no }) => !no), ...found.filter(({ no }) => no)].slice(0, 40);
       }}
-      renderOption={({ key, ...props }, { name, no }) => (
+      renderOption={({ key, ...props }, { name, no, technique }, { index }) => (
         <li key={key} {...props}>
-          {name}
-          {no ? `: ${no}` : ""}
+          <span>
+            {name}
+            {no ? `: ${no}` : ""}
+            {!no && index < pricedAtOnce && <Fine component="span"> {rooms(technique)}</Fine>}
+          </span>
         </li>
       )}
       onChange={(_, chosen) => chosen && edit({ kind: "add", technique: chosen.key, session })}
