@@ -15,9 +15,15 @@ test("a plan is bent by hand: what a change breaks is read, repaired around, und
   const count = await steps.count();
   const bar = page.getByRole("region", { name: "Changed by hand" });
   await expect(bar).toHaveCount(0);
+  // what a minute is worth here, and what making room for something else would bring
+  await expect(
+    panel.getByText(/One more minute would buy [\d.]+ points, at .*; a minute serves least at/),
+  ).toBeVisible();
+  await panel.getByLabel("Add from the library").click();
+  await expect(page.getByRole("option").first()).toContainText(/[+−]\d\.\d\d points|no room/);
   // deep work from the library, nothing opened before it: it says which rule that breaks
   await panel.getByLabel("Add from the library").fill("psoas");
-  await page.getByRole("option", { name: /Hip-flexor wait/ }).click();
+  await page.getByRole("option", { name: /^Hip-flexor wait:/ }).click();
   await expect(bar.getByRole("status")).toContainText(/1 step changed: .* broken/);
   await expect(bar.getByRole("list", { name: "Rules broken" })).toContainText(/deeper than session 1/);
   await expect(bar.getByRole("button", { name: "Keep this plan" })).toBeDisabled();
