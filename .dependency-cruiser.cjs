@@ -34,7 +34,7 @@ const rooms = {
   screening: ["anatomy", "findings", "move", "techniques"],
   "home-care": ["anatomy", "reading", "screening", "techniques"],
   series: ["anatomy", "light-touch", "reading", "screening", "techniques"],
-  session: ["anatomy", "consent", "light-touch", "screening", "series", "techniques"],
+  session: ["anatomy", "consent", "light-touch", "move", "screening", "series", "techniques"],
 };
 const oneWay = Object.entries(rooms).map(([room, others]) => ({
   name: `core-${room}-looks-only-where-it-may`,

@@ -1,5 +1,7 @@
 import { offered } from "../techniques/library";
 import { usualPreferences, type School } from "./facts";
+import type { Technique } from "../techniques/technique";
+import type { Outcome } from "./outcome";
 import { screen } from "./screen";
 import { verdictOn } from "./verdict";
 
@@ -133,14 +135,26 @@ export function schoolChanges(from: School, to: School): string[] {
   return changes;
 }
 
+const known = new WeakMap<School, Outcome[]>();
+/** What a school rules out and lowers, as cautions. */
+function cautionsOf(school: School): Outcome[] {
+  const made =
+    known.get(school) ??
+    screen({ born: null, history: [], answers: [], preferences: usualPreferences, school }).filter(
+      ({ origin }) => origin === "setting",
+    );
+  known.set(school, made);
+  return made;
+}
+
+/** Whether a school does without a technique altogether. */
+export const leavesOut = (school: School, technique: Technique): boolean =>
+  verdictOn(technique, cautionsOf(school)).no !== undefined;
+
 /** Techniques that a school leaves out altogether, by key. */
-export function outOfSchool(school: School): Set<string> {
-  const cautions = screen({ born: null, history: [], answers: [], preferences: usualPreferences, school }).filter(
-    ({ origin }) => origin === "setting",
-  );
-  return new Set(
+export const outOfSchool = (school: School): Set<string> =>
+  new Set(
     offered()
-      .filter((technique) => verdictOn(technique, cautions).no)
+      .filter((technique) => leavesOut(school, technique))
       .map(({ key }) => key),
   );
-}

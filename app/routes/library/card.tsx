@@ -6,6 +6,8 @@ import { Link } from "react-router";
 import { placeNames } from "~core/anatomy/places";
 import { regionName } from "~core/anatomy/regions";
 import { structureOf } from "~core/anatomy/structures";
+import { leavesOut, schoolKinds } from "~core/screening/schools";
+import { retestsOf } from "~core/session/retest";
 import { isFixed } from "~core/series/arc-session";
 import { halves } from "~core/series/plan";
 import { neededCover, prepares, regionsWorked, rulebook } from "~core/series/rulebook";
@@ -71,8 +73,10 @@ export function Card({
         .slice(0, 5),
     [technique],
   );
+  const retests = useMemo(() => retestsOf(technique), [technique]);
+  const fits = useMemo(() => schoolKinds.filter(({ school }) => !leavesOut(school, technique)), [technique]);
   const tags = (Object.keys(safetyTags) as SafetyTag[]).filter((tag) => hasTag(technique, tag));
-  const list = (all: readonly Technique[]) => all.map(({ name }) => name.toLowerCase()).join(", ");
+  const list = (all: readonly { name: string }[]) => all.map(({ name }) => name.toLowerCase()).join(", ");
   return (
     <Box sx={{ display: "flex", gap: 3, flexWrap: "wrap", py: 1.5, px: 0.75 }}>
       {reach.length > 0 && <ReachFigure technique={technique} sides={{ L: true, R: true }} out={[]} height={240} />}
@@ -135,6 +139,20 @@ export function Card({
           {technique.hold &&
             `; a hold of ${technique.hold.least === technique.hold.most ? "" : `${technique.hold.least}–`}${technique.hold.most} ${technique.hold.unit}`}
           {technique.effort !== "nothing" && `; the client ${effortWords[technique.effort]}`}.
+        </Typography>
+        {retests.length > 0 && (
+          <Typography>
+            <strong>Look again at</strong> {retests.map(({ name }) => name.toLowerCase()).join(" · ")}.
+          </Typography>
+        )}
+        <Typography>
+          <strong>Schools:</strong>{" "}
+          {fits.length === schoolKinds.length
+            ? "every one to start from does it"
+            : fits.length === 0
+              ? "none to start from does it as it is"
+              : `${list(fits)} ${fits.length === 1 ? "does" : "do"} it; ${list(schoolKinds.filter((kind) => !fits.includes(kind)))} ${schoolKinds.length - fits.length === 1 ? "does" : "do"} not`}
+          .
         </Typography>
         {others.length > 0 && choose && (
           <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center" }}>

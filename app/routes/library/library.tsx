@@ -11,6 +11,7 @@ import type { Route } from "./+types/library";
 import { depthOf } from "~core/anatomy/layers";
 import { regions } from "~core/anatomy/regions";
 import { acting } from "~core/screening/outcome";
+import { leavesOut, schoolKinds } from "~core/screening/schools";
 import { verdictOn } from "~core/screening/verdict";
 import { libraryInUse, offered, startingVersion, type Library } from "~core/techniques/library";
 import { askedWords, findTechniques, readAsked } from "~core/techniques/find";
@@ -66,6 +67,7 @@ export default function Library({ loaderData: { client } }: Route.ComponentProps
   const [text, setText] = useState(params.get("q") ?? "");
   const region = params.get("region") ?? "";
   const whose = params.get("own") === "1" ? "own" : params.get("own") === "retired" ? "retired" : "";
+  const kind = schoolKinds.find(({ key }) => key === params.get("school"));
   const library = libraryInUse();
   const retired = useMemo(() => retiredIn(library), [library]);
   const all = whose === "retired" ? retired : library.offered;
@@ -78,8 +80,9 @@ export default function Library({ loaderData: { client } }: Route.ComponentProps
       findTechniques(asked, all)
         .map(({ technique }) => technique)
         .filter(({ doses }) => !region || doses.some((dose) => dose.region === region && dose.share >= 0.3))
-        .filter(({ key, stem }) => whose !== "own" || key !== stem),
-    [asked, region, all, whose],
+        .filter(({ key, stem }) => whose !== "own" || key !== stem)
+        .filter((technique) => !kind || !leavesOut(kind.school, technique)),
+    [asked, region, all, whose, kind],
   );
   const out = useMemo(() => client?.out ?? {}, [client]);
   const sorted = useMemo(() => [...found].sort((a, b) => Number(a.key in out) - Number(b.key in out)), [found, out]);
@@ -124,7 +127,7 @@ export default function Library({ loaderData: { client } }: Route.ComponentProps
         </Box>
       }
     >
-      <Box role="search" sx={{ display: "flex", gap: 2, maxWidth: 860, mb: 1, flexWrap: "wrap" }}>
+      <Box role="search" sx={{ display: "flex", gap: 2, maxWidth: 1100, mb: 1, flexWrap: "wrap" }}>
         <TextField
           label="Find a technique"
           placeholder="psoas · easy on thumbs, prone, dry · cranial"
@@ -145,6 +148,21 @@ export default function Library({ loaderData: { client } }: Route.ComponentProps
         >
           <MenuItem value="">Everywhere</MenuItem>
           {regions.map((each) => (
+            <MenuItem key={each.key} value={each.key}>
+              {each.name}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          select
+          label="School"
+          value={kind?.key ?? ""}
+          onChange={(event) => set({ school: event.target.value })}
+          sx={{ flex: 1, minWidth: 160 }}
+          slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+        >
+          <MenuItem value="">Any</MenuItem>
+          {schoolKinds.map((each) => (
             <MenuItem key={each.key} value={each.key}>
               {each.name}
             </MenuItem>
