@@ -2,7 +2,7 @@ import Alert from "@mui/material/Alert";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useMemo, useState } from "react";
 import { data, Form, Link, redirect, useFetcher } from "react-router";
 import type { Route } from "./+types/technique";
 import { isFixed } from "~core/series/arc-session";
@@ -14,59 +14,34 @@ import { faultsOfTyped } from "~core/techniques/read-file";
 import type { Technique } from "~core/techniques/technique";
 import { decide } from "~app/library.server";
 import { inSession } from "~app/session.server";
-import { shortDay } from "~app/ui/dates";
 import { Fine } from "~app/ui/fine";
 import { Page } from "~app/ui/page";
 import { WhenReady } from "~app/ui/when-ready";
 import { versionOf } from "~app/validation";
-import { NotFound, Stale } from "~data/errors";
-import { libraryVersions } from "~data/library";
+import { Stale } from "~data/errors";
 import { Card } from "./card";
 import { TechniqueFields } from "./technique-form";
+import { NotKept, Versions } from "./versions";
+import { historyIn, standingIn, decideUse } from "./versions.server";
 import { blank, definitionTyped, typedOf, type Typed } from "./typed";
 
 export const meta: Route.MetaFunction = () => [{ title: "Technique · Ember Path" }];
-
-/** The technique as it is now in the practice, or as it was when it was retired. */
-function standing(stem: string): { technique: Technique; retired: boolean; number: number } {
-  const { versions, find } = libraryInUse();
-  const last = versions.findLast((version) => version.stem === stem);
-  const technique = last ? find(last.key) : startingVersion(stem);
-  if (!technique) throw new NotFound("technique");
-  return { technique, retired: last?.retired ?? false, number: last?.number ?? 0 };
-}
 
 export function loader({ params, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx }) => {
     const { stem } = params;
     if (stem === undefined) return { stem: null, number: 0, retired: false, fixed: false, key: null, history: [] };
-    const { technique, retired, number } = standing(stem);
-    const kept = (await libraryVersions(tx)).filter((each) => each.kind === "technique" && each.stem === stem);
-    const versionAt = (key: string) => libraryInUse().find(key);
-    const before = (i: number) => (i > 0 ? versionAt(kept[i - 1]!.key) : startingVersion(stem));
+    const library = libraryInUse();
+    const { item, retired, number } = standingIn(library, stem);
+    const words = (from: Technique, to: Technique) =>
+      differencesOf(from, to).map(({ field, from: was, to: is }) => `${field}: ${was} → ${is}`);
     return {
       stem,
       number,
       retired,
       fixed: isFixed(stem),
-      key: technique.key,
-      history: kept
-        .map(({ number, key, retired, by, at }, i) => ({
-          number,
-          by,
-          at,
-          what: retired
-            ? "retired"
-            : kept[i - 1]?.retired
-              ? "taken back"
-              : key === stem
-                ? "as it started"
-                : i === 0 && !startingVersion(stem)
-                  ? "added"
-                  : "changed",
-          differences: before(i) ? differencesOf(before(i)!, versionAt(key)!) : [],
-        }))
-        .reverse(),
+      key: item.key,
+      history: await historyIn(tx, "technique", library, stem, words),
     };
   });
 }
@@ -99,9 +74,9 @@ export function action({ params, context }: Route.ActionArgs) {
           return redirect(`/library?open=${namesake.key}`);
         if (namesake)
           return data({ errors: { name: `Name: “${made.name}” is another technique’s already.` } }, { status: 400 });
-        const now = stem === undefined ? undefined : standing(stem);
+        const now = stem === undefined ? undefined : standingIn(libraryInUse(), stem);
         if (now && (isFixed(own) || now.retired)) return data({ stale: true }, { status: 409 });
-        if (!now || differencesOf(now.technique, made).length > 0)
+        if (!now || differencesOf(now.item, made).length > 0)
           await decide(
             tx,
             "technique",
@@ -111,26 +86,10 @@ export function action({ params, context }: Route.ActionArgs) {
           );
         return redirect(`/library?open=${libraryInUse().current(own)!.key}`);
       }
-      const { technique, retired, number } = standing(stem);
       if (isFixed(stem)) return data({ stale: true }, { status: 409 });
-      const again = { stem, key: technique.key, definition: technique.key === stem ? null : definitionOf(technique) };
-      const wanted = sent.intent === "retire";
-      if (sent.intent === "retire" || sent.intent === "take-back") {
-        if (retired !== wanted)
-          await decide(tx, "technique", [{ ...again, retired: wanted }], { number }, practitioner.name);
-        return { ok: true };
-      }
-      if (sent.intent === "as-started" && startingVersion(stem)) {
-        if (technique.key !== stem)
-          await decide(
-            tx,
-            "technique",
-            [{ stem, key: stem, definition: null, retired: false }],
-            seen,
-            practitioner.name,
-          );
-        return { ok: true };
-      }
+      const library = libraryInUse();
+      const done = await decideUse(tx, "technique", library, stem, sent.intent, definitionOf, seen, practitioner.name);
+      if (done) return done;
       throw new Response("Bad request", { status: 400 });
     } catch (error) {
       if (error instanceof Stale) return data({ stale: true }, { status: 409 });
@@ -170,26 +129,7 @@ export default function TechniquePage({ loaderData, params }: Route.ComponentPro
           />
         )}
       </WhenReady>
-      {history.length > 0 && (
-        <Box component="section" aria-label="Versions" sx={{ mt: 4, maxWidth: 760 }}>
-          <Typography variant="h2" sx={{ mb: 1 }}>
-            Versions
-          </Typography>
-          {history.map((each) => (
-            <Box key={each.number} sx={(t) => ({ borderTop: `1px solid ${t.tokens.line}`, py: 1 })}>
-              <Typography>
-                <strong>{each.number}</strong> · {each.what} by {each.by}, {shortDay(each.at.slice(0, 10))}
-              </Typography>
-              {each.differences.map(({ field, from, to }) => (
-                <Fine key={field}>
-                  {field}: {from} → {to}
-                </Fine>
-              ))}
-            </Box>
-          ))}
-          {startingVersion(stem!) && <Fine>Before: as in the starting catalogue.</Fine>}
-        </Box>
-      )}
+      <Versions history={history} started={stem !== null && startingVersion(stem) !== undefined} />
     </Page>
   );
 }
@@ -219,12 +159,6 @@ function Editor({
   const errors = saver.data?.errors ?? {};
   const seen = useMemo(() => seenAs(typed), [typed]);
   const hints = useMemo(() => (seen ? hintsOf(seen.definition) : []), [seen]);
-  const known = new Set(shownFields);
-  const further = Object.entries(errors).filter(([field]) => !known.has(field) && !field.startsWith("reach["));
-  const told = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    if (saver.data?.errors || saver.data?.stale) told.current?.focus();
-  }, [saver.data]);
   const own = technique !== undefined && technique.key !== technique.stem;
   const busy = saver.state !== "idle";
   const act = (intent: string) =>
@@ -244,23 +178,7 @@ function Editor({
           });
         }}
       >
-        <Box ref={told} tabIndex={-1} sx={{ outline: "none" }} />
-        {saver.data?.stale && (
-          <Alert severity="warning" sx={{ mb: 2 }}>
-            Somebody else changed this technique meanwhile. What you typed is still here; load the page again to see
-            theirs.
-          </Alert>
-        )}
-        {Object.keys(errors).length > 0 && (
-          <Alert severity="error" sx={{ mb: 2 }}>
-            Not saved: {Object.keys(errors).length === 1 ? "one field" : `${Object.keys(errors).length} fields`} below.
-            {further.map(([field, message]) => (
-              <div key={field}>
-                {field}: {message}
-              </div>
-            ))}
-          </Alert>
-        )}
+        <NotKept answer={saver.data} shown={shownFields} />
         {retired ? (
           <Alert severity="info" sx={{ mb: 2 }}>
             Retired: nothing new is planned with it. Take it back to change it.
@@ -311,25 +229,5 @@ function Editor({
 const pressureOf = (change: Partial<Typed>) =>
   change.pressure === undefined ? {} : { pressure: Number(change.pressure) };
 
-const shownFields = [
-  "name",
-  "what",
-  "phase",
-  "intent",
-  "layer",
-  "medium",
-  "positions",
-  "minutes",
-  "minutes.ideal",
-  "minutes.least",
-  "hold",
-  "hold.least",
-  "hold.most",
-  "pressure",
-  "effort",
-  "reach",
-  "tools",
-  "stopWhen",
-  "joints",
-  "consent",
-];
+const shownFields =
+  /^(name|what|phase|intent|layer|medium|positions|minutes(\.(ideal|least))?|hold(\.(least|most))?|pressure|effort|reach(\[\d+\]\.\w+)?|tools|stopWhen|joints|consent)$/;

@@ -1,16 +1,7 @@
-import Alert from "@mui/material/Alert";
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Checkbox from "@mui/material/Checkbox";
-import FormControlLabel from "@mui/material/FormControlLabel";
-import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
-import { useEffect, useRef, useState } from "react";
-import { data, Form, Link, redirect, useFetcher, useSearchParams } from "react-router";
+import { data, Link, redirect, useSearchParams } from "react-router";
 import type { Route } from "./+types/template";
-import { layerKeys, layerName, type LayerKey } from "~core/anatomy/layers";
-import { regions, type RegionKey } from "~core/anatomy/regions";
-import { templateDifferences, templateHints } from "~core/series/check-template";
+import { templateDifferences } from "~core/series/check-template";
 import {
   isTemplate,
   startingTemplate,
@@ -18,60 +9,33 @@ import {
   templatesInUse,
   type Template,
   type TemplateDefinition,
-  type TemplateSession,
 } from "~core/series/template";
 import { stemFrom } from "~core/shelf";
 import { decide } from "~app/library.server";
 import { inSession } from "~app/session.server";
-import { shortDay } from "~app/ui/dates";
-import { Fine } from "~app/ui/fine";
 import { Page } from "~app/ui/page";
 import { WhenReady } from "~app/ui/when-ready";
 import { validate, versionOf } from "~app/validation";
-import { NotFound, Stale } from "~data/errors";
-import { libraryVersions } from "~data/library";
-import { TemplateCurve } from "./template-curve";
-import { mostSessions, templateSchema } from "./template-form";
+import { Stale } from "~data/errors";
+import { Editor, fresh } from "./template-editor";
+import { templateSchema } from "./template-form";
+import { Versions } from "./versions";
+import { decideUse, historyIn, standingIn } from "./versions.server";
 
 export const meta: Route.MetaFunction = () => [{ title: "Series template · Ember Path" }];
-
-function standing(stem: string): { template: Template; retired: boolean; number: number } {
-  const { versions, find } = templatesInUse();
-  const last = versions.findLast((version) => version.stem === stem);
-  const template = last ? find(last.key) : startingTemplate(stem);
-  if (!template) throw new NotFound("template");
-  return { template, retired: last?.retired ?? false, number: last?.number ?? 0 };
-}
 
 export function loader({ params, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx }) => {
     const { stem } = params;
     if (stem === undefined) return { stem: null, key: null, number: 0, retired: false, history: [] };
-    const { template, retired, number } = standing(stem);
-    const kept = (await libraryVersions(tx)).filter((each) => each.kind === "template" && each.stem === stem);
-    const at = (i: number) => (i < 0 ? startingTemplate(stem) : templatesInUse().find(kept[i]!.key));
+    const shelf = templatesInUse();
+    const { item, retired, number } = standingIn(shelf, stem);
     return {
       stem,
-      key: template.key,
+      key: item.key,
       number,
       retired,
-      history: kept
-        .map((each, i) => ({
-          number: each.number,
-          by: each.by,
-          at: each.at,
-          what: each.retired
-            ? "retired"
-            : kept[i - 1]?.retired
-              ? "taken back"
-              : each.key === stem
-                ? "as it started"
-                : i === 0 && !startingTemplate(stem)
-                  ? "added"
-                  : "changed",
-          differences: at(i - 1) ? templateDifferences(at(i - 1)!, at(i)!) : [],
-        }))
-        .reverse(),
+      history: await historyIn(tx, "template", shelf, stem, templateDifferences),
     };
   });
 }
@@ -109,37 +73,18 @@ export function action({ params, context }: Route.ActionArgs) {
             { errors: { name: `Name: “${definition.name}” is another template’s already.` } },
             { status: 400 },
           );
-        const now = stem === undefined ? undefined : standing(stem);
+        const now = stem === undefined ? undefined : standingIn(shelf, stem);
         if (now?.retired) return data({ stale: true }, { status: 409 });
-        if (!now || templateDifferences(now.template, definition).length > 0)
+        if (!now || templateDifferences(now.item, definition).length > 0)
           await decide(tx, "template", [{ stem: own, definition }], now ? seen : { number: 0 }, practitioner.name);
         return redirect("/library/templates");
       }
-      const { template, retired, number } = standing(stem);
-      const { name, sessions } = template;
-      const again = { stem, key: template.key, definition: template.key === stem ? null : { name, sessions } };
-      if (sent.intent === "retire" || sent.intent === "take-back") {
-        const wanted = sent.intent === "retire";
-        if (wanted && templatesInUse().offered.length === 1)
-          return data(
-            { errors: { name: "The last template cannot be retired: a series needs one." } },
-            { status: 400 },
-          );
-        if (retired !== wanted)
-          await decide(tx, "template", [{ ...again, retired: wanted }], { number }, practitioner.name);
-        return { ok: true };
-      }
-      if (sent.intent === "as-started" && startingTemplate(stem)) {
-        if (template.key !== stem)
-          await decide(
-            tx,
-            "template",
-            [{ stem, key: stem, definition: null, retired: false }],
-            seen,
-            practitioner.name,
-          );
-        return { ok: true };
-      }
+      const shelf = templatesInUse();
+      if (sent.intent === "retire" && shelf.offered.every((each) => each.stem === stem))
+        return data({ errors: { template: "The last one cannot be retired: a series needs one." } }, { status: 400 });
+      const definitionOf = ({ name, sessions }: Template): TemplateDefinition => ({ name, sessions });
+      const done = await decideUse(tx, "template", shelf, stem, sent.intent, definitionOf, seen, practitioner.name);
+      if (done) return done;
       throw new Response("Bad request", { status: 400 });
     } catch (error) {
       if (error instanceof Stale) return data({ stale: true }, { status: 409 });
@@ -147,8 +92,6 @@ export function action({ params, context }: Route.ActionArgs) {
     }
   });
 }
-
-const fresh = (name: string): TemplateSession => ({ name, ceiling: "DF", territory: {}, intent: "" });
 
 export default function TemplatePage({ loaderData, params }: Route.ComponentProps) {
   const { stem, key, number, retired, history } = loaderData;
@@ -178,308 +121,7 @@ export default function TemplatePage({ loaderData, params }: Route.ComponentProp
           retired={retired}
         />
       </WhenReady>
-      {history.length > 0 && (
-        <Box component="section" aria-label="Versions" sx={{ mt: 4, maxWidth: 860 }}>
-          <Typography variant="h2" sx={{ mb: 1 }}>
-            Versions
-          </Typography>
-          {history.map((each) => (
-            <Box key={each.number} sx={(t) => ({ borderTop: `1px solid ${t.tokens.line}`, py: 1 })}>
-              <Typography>
-                <strong>{each.number}</strong> · {each.what} by {each.by}, {shortDay(each.at.slice(0, 10))}
-              </Typography>
-              {each.differences.map((words) => (
-                <Fine key={words}>{words}</Fine>
-              ))}
-            </Box>
-          ))}
-        </Box>
-      )}
+      <Versions history={history} started={stem !== null && startingTemplate(stem) !== undefined} />
     </Page>
-  );
-}
-
-/** Shares of attention that a press goes through. */
-const levels: readonly number[] = [0, 0.4, 0.7, 1];
-const levelWords: readonly string[] = ["none", "some", "much", "most"];
-const levelOf = (share: number): number =>
-  levels.map((each, i) => [Math.abs(each - share), i] as const).sort(([a], [b]) => a - b)[0]![1];
-
-function Editor({
-  start,
-  template,
-  number,
-  retired,
-}: {
-  start: TemplateDefinition;
-  template: Template | undefined;
-  number: number;
-  retired: boolean;
-}) {
-  const [name, setName] = useState(start.name);
-  // sessions are told apart while they move
-  const [sessions, setSessions] = useState(() => start.sessions.map((session, id) => ({ id, ...session })));
-  const next = useRef(start.sessions.length);
-  const saver = useFetcher<{ errors?: Record<string, string>; stale?: boolean }>();
-  const errors = saver.data?.errors ?? {};
-  const told = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    if (saver.data?.errors || saver.data?.stale) told.current?.focus();
-  }, [saver.data]);
-  const busy = saver.state !== "idle";
-  const definition: TemplateDefinition = { name, sessions: sessions.map(({ id: _, ...session }) => session) };
-  const hints = templateHints(definition);
-  const set = (i: number, change: Partial<TemplateSession>) =>
-    setSessions((before) => before.map((each, k) => (k === i ? { ...each, ...change } : each)));
-  const swap = (i: number, k: number) =>
-    setSessions((before) => {
-      const all = [...before];
-      [all[i], all[k]] = [all[k]!, all[i]!];
-      return all;
-    });
-  const press = (i: number, region: RegionKey) => {
-    const { [region]: share = 0, ...rest } = sessions[i]!.territory;
-    const level = levels[(levelOf(share) + 1) % levels.length]!;
-    set(i, { territory: level === 0 ? rest : { ...rest, [region]: level } });
-  };
-  const act = (intent: string) =>
-    void saver.submit({ intent, number } as never, { method: "post", encType: "application/json" });
-  return (
-    <Form
-      noValidate
-      aria-label="Template"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void saver.submit({ intent: "save", number, definition } as never, {
-          method: "post",
-          encType: "application/json",
-        });
-      }}
-    >
-      <Box ref={told} tabIndex={-1} sx={{ outline: "none" }} />
-      {saver.data?.stale && (
-        <Alert severity="warning" sx={{ mb: 2 }}>
-          Somebody else changed this template meanwhile. What you typed is still here; load the page again to see
-          theirs.
-        </Alert>
-      )}
-      {Object.keys(errors).length > 0 && (
-        <Alert severity="error" sx={{ mb: 2 }}>
-          Not saved.
-          {Object.entries(errors)
-            .filter(([field]) => !/^(name|sessions\[\d+\]\.(name|intent|territory))$/.test(field))
-            .map(([field, message]) => (
-              <div key={field}>{message}</div>
-            ))}
-        </Alert>
-      )}
-      {retired && (
-        <Alert severity="info" sx={{ mb: 2 }}>
-          Retired: no new series is made by it. Take it back to change it.
-        </Alert>
-      )}
-      {!retired && (
-        <>
-          <TextField
-            label="Name"
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-            error={Boolean(errors.name)}
-            helperText={errors.name}
-            sx={{ maxWidth: 520, mb: 2 }}
-          />
-          <TemplateCurve sessions={definition.sessions} width={Math.max(520, 128 + 90 + 64 * sessions.length)} />
-          {hints.length > 0 && (
-            <Box role="status" aria-label="Mind" sx={{ my: 1 }}>
-              {hints.map((hint) => (
-                <Typography key={hint} sx={(t) => ({ color: t.tokens.amber, fontSize: 14 })}>
-                  {hint}
-                </Typography>
-              ))}
-            </Box>
-          )}
-          <Fine sx={{ my: 1 }}>
-            Press a territory for some, much, most of a session’s attention, and none again. Minutes follow attention
-            when a series is solved.
-          </Fine>
-          <Box component="ol" sx={{ listStyle: "none", p: 0, m: 0 }}>
-            {sessions.map((session, i) => (
-              <Box
-                component="li"
-                key={session.id}
-                aria-label={`Session ${i + 1}`}
-                sx={(t) => ({ borderTop: `1px solid ${t.tokens.line}`, py: 1.5 })}
-              >
-                <Box
-                  sx={{
-                    display: "grid",
-                    gridTemplateColumns: { xs: "1fr 1fr", md: "28px 170px 160px minmax(0, 1fr) auto" },
-                    gap: 1.25,
-                    alignItems: "start",
-                  }}
-                >
-                  <Typography sx={{ fontWeight: 650, pt: 1, gridColumn: { xs: "1 / -1", md: "auto" } }}>
-                    {i + 1}
-                  </Typography>
-                  <TextField
-                    size="small"
-                    label="Name of the session"
-                    value={session.name}
-                    onChange={(event) => set(i, { name: event.target.value })}
-                    error={Boolean(errors[`sessions[${i}].name`])}
-                    helperText={errors[`sessions[${i}].name`]}
-                  />
-                  {session.arc ? (
-                    <Fine sx={{ pt: 1 }}>light-touch arc, {session.arc}</Fine>
-                  ) : (
-                    <TextField
-                      select
-                      size="small"
-                      label="As deep as"
-                      value={session.ceiling}
-                      onChange={(event) => set(i, { ceiling: event.target.value as LayerKey })}
-                      slotProps={{ select: { native: true }, inputLabel: { shrink: true } }}
-                    >
-                      {layerKeys.map((key) => (
-                        <option key={key} value={key}>
-                          {layerName(key).toLowerCase()}
-                        </option>
-                      ))}
-                    </TextField>
-                  )}
-                  <TextField
-                    size="small"
-                    label="What it is for"
-                    value={session.intent}
-                    onChange={(event) => set(i, { intent: event.target.value })}
-                    error={Boolean(errors[`sessions[${i}].intent`])}
-                    helperText={errors[`sessions[${i}].intent`]}
-                    sx={{ gridColumn: { xs: "1 / -1", md: "auto" } }}
-                  />
-                  <Box sx={{ display: "flex", gap: 0.5 }}>
-                    <Button
-                      color="inherit"
-                      aria-label={`Session ${i + 1} earlier`}
-                      disabled={i === 0}
-                      onClick={() => swap(i, i - 1)}
-                    >
-                      ↑
-                    </Button>
-                    <Button
-                      color="inherit"
-                      aria-label={`Session ${i + 1} later`}
-                      disabled={i === sessions.length - 1}
-                      onClick={() => swap(i, i + 1)}
-                    >
-                      ↓
-                    </Button>
-                    <Button
-                      color="inherit"
-                      aria-label={`Take out session ${i + 1}`}
-                      disabled={sessions.length === 1}
-                      onClick={() => setSessions(sessions.filter((_, k) => k !== i))}
-                    >
-                      Out
-                    </Button>
-                  </Box>
-                </Box>
-                <Box
-                  role="group"
-                  aria-label={`Territories of session ${i + 1}`}
-                  sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 1, alignItems: "center" }}
-                >
-                  {regions.map(({ key, name: region }) => {
-                    const share = session.territory[key] ?? 0;
-                    const level = levelOf(share);
-                    return (
-                      <Box
-                        component="button"
-                        type="button"
-                        key={key}
-                        aria-label={`${region}: ${levelWords[level]}`}
-                        onClick={() => press(i, key)}
-                        sx={(t) => ({
-                          font: "inherit",
-                          fontSize: 13.5,
-                          color: level === 3 ? t.tokens.paper : t.tokens.ink,
-                          bgcolor: level === 0 ? "transparent" : `${t.tokens.slate}${["00", "26", "4D", "FF"][level]}`,
-                          border: `1px solid ${level === 0 ? t.tokens.line : t.tokens.slate}`,
-                          borderRadius: "6px",
-                          minHeight: 40,
-                          px: 1.25,
-                          cursor: "pointer",
-                          "&:focus-visible": { outline: `2px solid ${t.tokens.ember}`, outlineOffset: 1 },
-                        })}
-                      >
-                        {region}
-                        {level > 0 && ` · ${levelWords[level]}`}
-                      </Box>
-                    );
-                  })}
-                  {!session.arc && (
-                    <FormControlLabel
-                      control={
-                        <Checkbox
-                          size="small"
-                          checked={Boolean(session.light)}
-                          onChange={(_, on) =>
-                            setSessions((before) =>
-                              before.map((each, k) => {
-                                if (k !== i) return each;
-                                const { light: _light, ...rest } = each;
-                                return on ? { ...rest, light: true as const } : rest;
-                              }),
-                            )
-                          }
-                        />
-                      }
-                      label="Light touch"
-                      sx={{ ml: 1 }}
-                    />
-                  )}
-                </Box>
-                {errors[`sessions[${i}].territory`] && (
-                  <Typography role="alert" sx={(t) => ({ color: t.palette.error.main, fontSize: 13.5 })}>
-                    {errors[`sessions[${i}].territory`]}
-                  </Typography>
-                )}
-              </Box>
-            ))}
-          </Box>
-        </>
-      )}
-      <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", mt: 2 }}>
-        {!retired && (
-          <>
-            <Button type="submit" variant="contained" disabled={busy}>
-              {template ? "Save as a new version" : "Save template"}
-            </Button>
-            <Button
-              variant="outlined"
-              color="inherit"
-              disabled={sessions.length >= mostSessions}
-              onClick={() => setSessions([...sessions, { id: next.current++, ...fresh("") }])}
-            >
-              Add a session
-            </Button>
-          </>
-        )}
-        {template && (
-          <Button
-            variant="outlined"
-            color="inherit"
-            disabled={busy}
-            onClick={() => act(retired ? "take-back" : "retire")}
-          >
-            {retired ? "Take back" : "Retire"}
-          </Button>
-        )}
-        {template && !retired && template.key !== template.stem && startingTemplate(template.stem) && (
-          <Button variant="outlined" color="inherit" disabled={busy} onClick={() => act("as-started")}>
-            As it started
-          </Button>
-        )}
-      </Box>
-    </Form>
   );
 }
