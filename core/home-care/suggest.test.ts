@@ -3,11 +3,12 @@ import { structures } from "../anatomy/structures";
 import type { Target } from "../reading/target";
 import { screen } from "../screening/screen";
 import { faultsOf } from "../techniques/check";
+import { techniqueOf } from "../techniques/library";
 import { definitionOf } from "../techniques/definition";
 import { entryOf, factsOf } from "../test/facts";
 import type { Side } from "../units";
 import { exerciseOf, exercises } from "./exercises";
-import { homeCareFor, minutesADay, shareFor } from "./suggest";
+import { continuedBy, homeCareFor, minutesADay, shareFor } from "./suggest";
 import { homeDose, homeSide } from "./words";
 
 const target = (structure: string, side: Side | "both" = "both", weight = 2): Target => {
@@ -129,6 +130,14 @@ describe("home care", () => {
     expect(homeDose(walk, { times: 1, minutes: 15 }, null)).toBe("once a day, 15 min");
     expect(homeDose(calf, { times: 4, minutes: 1 }, null)).toBe("4 times a day, 1 min on each side");
     expect([homeSide(calf, null), homeSide(calf, "R"), homeSide(walk, null)]).toEqual(["left and right", "right", ""]);
+  });
+
+  it("continues techniques that reach the same, and no other", () => {
+    const keys = (key: string) => continuedBy(techniqueOf(key)).map((exercise) => exercise.key);
+    expect(keys("ham-iron")[0]).toBe("heel-on-step");
+    expect(keys("masseter-melt")).toEqual(["jaw-rest"]);
+    expect(keys("foot-open")[0]).toBe("sole-ball");
+    expect(keys("arm-skin-roll")).toEqual([]);
   });
 
   it("reaches through one layer, never all the way down", () => {

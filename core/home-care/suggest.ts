@@ -3,6 +3,7 @@ import { depthOf } from "../anatomy/layers";
 import type { Target } from "../reading/target";
 import type { Outcome } from "../screening/outcome";
 import { verdictOn } from "../screening/verdict";
+import type { Technique } from "../techniques/technique";
 import type { Side } from "../units";
 import { exercises, type Exercise } from "./exercises";
 
@@ -23,6 +24,8 @@ export type HomeCare = {
 export const usualMost = 3;
 /** What reaches a layer from above does some good below it; from further off, none worth naming. */
 const through = 0.4;
+/** Shares that have to meet for an exercise to continue a technique. */
+const leastCommon = 0.25;
 /** A target that one exercise continues already asks for little more. */
 const again = 0.3;
 
@@ -97,3 +100,17 @@ export const minutesADay = (
     (sum, { exercise, side, dose }) => sum + dose.times * dose.minutes * (exercise.sided && side === null ? 2 : 1),
     0,
   );
+
+/** Exercises that continue a technique: those that reach the same structures, by the share of both, the most first; three at most. */
+export function continuedBy({ reach }: Technique): Exercise[] {
+  const own = new Map(reach.map(({ structure, share }) => [structure, share]));
+  return exercises
+    .map((exercise) => ({
+      exercise,
+      common: exercise.work.reach.reduce((sum, each) => sum + each.share * (own.get(each.structure) ?? 0), 0),
+    }))
+    .filter(({ common }) => common >= leastCommon)
+    .sort((a, b) => b.common - a.common)
+    .slice(0, 3)
+    .map(({ exercise }) => exercise);
+}

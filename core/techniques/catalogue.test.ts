@@ -137,6 +137,18 @@ describe("the catalogue of techniques", () => {
         }).toEqual({ technique: technique.key, region, ways: true });
   });
 
+  it("says what hands do to the tissue: light touch rests, joints are moved, skin is lifted, and what pins sinks in", () => {
+    for (const { key, layer, force, what, name } of catalogue) {
+      if (key === "rise-slowly") continue;
+      expect([key, force !== undefined]).toEqual([key, true]);
+      if (layer === "LT") expect([key, force!.kind]).toEqual([key, "rests"]);
+      if (layer === "AR") expect([key, force!.kind]).toEqual([key, "moves"]);
+      if (/\b(skin (roll|lift|fold))/i.test(name)) expect([key, force!.kind]).toEqual([key, "lifts"]);
+      if (/\b(pins?|sinks?)\b/i.test(what) && layer !== "AR") expect([key, force!.kind]).toEqual([key, "sinks"]);
+      expect(new Set(force!.ways).size).toBe(force!.ways.length);
+    }
+  });
+
   it("asks for consent where hands come near what is sensitive", () => {
     for (const key of ["psoas-wait", "adductor-lean", "pec-minor-open", "subscap-reach", "rib-space-glide"])
       expect(techniqueOf(key).consent).toBe(true);

@@ -1,5 +1,6 @@
 import type { LayerKey } from "../anatomy/layers";
 import { reachOf, readReach, techniqueFrom } from "./definition";
+import { forceByKey } from "./forces";
 import { holds } from "./holds";
 import { jointsByKey, tagsByKey } from "./safety-tags";
 import type { Load, Medium, Phase, Position, Technique } from "./technique";
@@ -239,6 +240,7 @@ function parse(row: string): Technique {
   const options = more.split("; ");
   const stop = options.find((option) => option.startsWith("stop: "));
   const hold = holds[key];
+  const force = forceByKey(key);
   const joints = jointsByKey[key];
   const reached = reach === "-" ? [] : reach.split(" ").map(readReach);
   const nowhere = reached.find((each) => reachOf(each).length === 0);
@@ -261,6 +263,7 @@ function parse(row: string): Technique {
     ...(options.includes("consent") && { consent: true }),
     ...(joints && { joints }),
     ...(hold && { hold }),
+    ...(force && { force: { kind: force.kind, ways: [...force.ways] } }),
   });
 }
 

@@ -2,6 +2,7 @@ import type { LayerKey } from "../anatomy/layers";
 import { placeOf } from "../anatomy/places";
 import { partsOf, structureOf } from "../anatomy/structures";
 import { effortSaid, toolsSaid, usualIntent } from "./said";
+import type { ForceKind, Way } from "./forces";
 import type { SafetyTag } from "./safety-tags";
 import type { Dose, Effort, Hold, Intent, Load, Medium, Phase, Position, Reach, Technique, Tool } from "./technique";
 
@@ -33,6 +34,7 @@ export type Definition = {
   tools?: Tool[];
   effort?: Effort;
   hold?: Hold;
+  force?: { kind: ForceKind; ways: Way[] };
 };
 
 export const usualStop = "the client guards, holds the breath or says so";
@@ -66,7 +68,8 @@ function dosesOf(reach: readonly Reach[]): Dose[] {
 
 /** What is defined, under the key of its version. */
 export function techniqueFrom(definition: Definition, key = definition.key): Technique {
-  const { name, what, layer, positions, medium, phase, minutes, sided, pressure, load, hold, joints } = definition;
+  const { name, what, layer, positions, medium, phase, minutes, sided, pressure, load, hold, joints, force } =
+    definition;
   const reach = definition.reach.flatMap(reachOf);
   return {
     key,
@@ -80,6 +83,7 @@ export function techniqueFrom(definition: Definition, key = definition.key): Tec
     phase,
     minutes,
     ...(hold && { hold }),
+    ...(force && { force }),
     load,
     tools: definition.tools ?? toolsSaid(what, load),
     effort: definition.effort ?? effortSaid(what),
@@ -96,7 +100,7 @@ export function techniqueFrom(definition: Definition, key = definition.key): Tec
 
 /** The definition that a technique comes from, with everything said that may be left out. */
 export function definitionOf(technique: Technique): Definition {
-  const { stem, key: _key, doses: _doses, reach, positions, tags, tools, joints, consent, ...rest } = technique;
+  const { stem, key: _key, doses: _doses, reach, positions, tags, tools, joints, consent, force, ...rest } = technique;
   return {
     ...rest,
     key: stem,
@@ -106,5 +110,6 @@ export function definitionOf(technique: Technique): Definition {
     tags: [...tags],
     tools: [...tools],
     ...(joints && { joints: [...joints] }),
+    ...(force && { force: { kind: force.kind, ways: [...force.ways] } }),
   };
 }

@@ -2,6 +2,7 @@ import { stemFrom } from "../shelf";
 import { layerName } from "../anatomy/layers";
 import { structureOf } from "../anatomy/structures";
 import { definitionOf, type Definition } from "./definition";
+import { forceWords } from "./forces";
 import { hintsOf, type Hint } from "./check";
 import { startingVersion, type Library } from "./library";
 import { techniqueFrom } from "./definition";
@@ -18,6 +19,7 @@ const spoken: Record<string, { name: string; words: (technique: Technique) => st
   phase: { name: "Phase", words: ({ phase }) => phase },
   minutes: { name: "Minutes", words: ({ minutes }) => `${minutes.ideal} (${minutes.least})` },
   hold: { name: "Hold", words: ({ hold }) => (hold ? `${hold.least}–${hold.most} ${hold.unit}` : "none") },
+  force: { name: "Force", words: ({ force }) => (force ? forceWords(force) : "not said") },
   sided: { name: "Sides", words: ({ sided }) => (sided ? "left and right" : "whole") },
   pressure: { name: "Pressure", words: ({ pressure }) => `${pressure} of 10` },
   load: {

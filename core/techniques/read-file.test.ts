@@ -4,6 +4,7 @@ import { isFixed } from "../series/arc-session";
 import { catalogue } from "./catalogue";
 import { faultsOf, hintsOf } from "./check";
 import { definitionOf, type Definition } from "./definition";
+import { forceKinds, ways } from "./forces";
 import { techniqueOf } from "./library";
 import { faultsOfTyped, fileOf, readTechniques, type FileFault } from "./read-file";
 import { safetyTagKeys } from "./safety-tags";
@@ -113,6 +114,8 @@ describe("a file of techniques", () => {
     expect([...properties.tags.items.enum].sort()).toEqual([...safetyTagKeys].sort());
     expect(properties.tools.items.enum).toEqual([...tools]);
     expect(properties.intent.enum).toEqual([...intents]);
+    expect(properties.force.properties.kind.enum).toEqual(forceKinds);
+    expect(properties.force.properties.ways.items.enum).toEqual(ways);
     expect(properties.effort.enum).toEqual([...efforts]);
   });
 });

@@ -2,6 +2,7 @@ import type { LayerKey } from "../anatomy/layers";
 import type { PlaceKey } from "../anatomy/places";
 import type { RegionKey } from "../anatomy/regions";
 import type { Minutes } from "../units";
+import type { Force } from "./forces";
 import type { SafetyTag } from "./safety-tags";
 
 export type Position = "prone" | "supine" | "side" | "seated";
@@ -56,6 +57,8 @@ export type Technique = {
   load: Load;
   tools: readonly Tool[];
   effort: Effort;
+  /** What the hands do to the tissue, and which way; undefined where nobody said. */
+  force?: Force;
   /** Client-reported pressure it is usually done at, 0–10. */
   pressure: number;
   /** Done on the left and on the right. */

@@ -23,6 +23,7 @@ export const ownTechniques: readonly Definition[] = [
       { structure: "shoulder-fascia", places: ["blade", "shoulder-point"], share: 0.5 },
       { structure: "upper-back-fascia", places: ["blade-edge"], share: 0.4 },
     ],
+    force: { kind: "rests", ways: [] },
     tags: [],
   },
 ];

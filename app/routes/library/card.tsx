@@ -6,6 +6,7 @@ import { Link } from "react-router";
 import { placeNames } from "~core/anatomy/places";
 import { regionName } from "~core/anatomy/regions";
 import { structureOf } from "~core/anatomy/structures";
+import { continuedBy } from "~core/home-care/suggest";
 import { leavesOut, schoolKinds } from "~core/screening/schools";
 import { retestsOf } from "~core/session/retest";
 import { isFixed } from "~core/series/arc-session";
@@ -18,6 +19,7 @@ import { hasTag } from "~core/techniques/touches";
 import { passesOf, positionName, type Technique } from "~core/techniques/technique";
 import { capitalised } from "~core/words";
 import { Fine } from "~app/ui/fine";
+import { ForceFigure } from "~app/ui/force-figure";
 import { ReachFigure } from "~app/ui/reach-figure";
 import { layerWord, loadWord } from "./words";
 
@@ -74,12 +76,18 @@ export function Card({
     [technique],
   );
   const retests = useMemo(() => retestsOf(technique), [technique]);
+  const home = useMemo(() => continuedBy(technique), [technique]);
   const fits = useMemo(() => schoolKinds.filter(({ school }) => !leavesOut(school, technique)), [technique]);
   const tags = (Object.keys(safetyTags) as SafetyTag[]).filter((tag) => hasTag(technique, tag));
   const list = (all: readonly { name: string }[]) => all.map(({ name }) => name.toLowerCase()).join(", ");
   return (
     <Box sx={{ display: "flex", gap: 3, flexWrap: "wrap", py: 1.5, px: 0.75 }}>
-      {reach.length > 0 && <ReachFigure technique={technique} sides={{ L: true, R: true }} out={[]} height={240} />}
+      {reach.length > 0 && (
+        <Box sx={{ display: "flex", gap: 2, alignItems: "flex-start" }}>
+          <ReachFigure technique={technique} sides={{ L: true, R: true }} out={[]} height={240} />
+          <ForceFigure technique={technique} />
+        </Box>
+      )}
       <Box sx={{ flex: 1, minWidth: 280, maxWidth: 640, display: "grid", gap: 0.75, alignContent: "start" }}>
         {no && (
           <Typography sx={(t) => ({ color: t.tokens.amber, fontWeight: 650 })}>Out for them today: {no}.</Typography>
@@ -143,6 +151,11 @@ export function Card({
         {retests.length > 0 && (
           <Typography>
             <strong>Look again at</strong> {retests.map(({ name }) => name.toLowerCase()).join(" · ")}.
+          </Typography>
+        )}
+        {home.length > 0 && (
+          <Typography>
+            <strong>Continues at home</strong> as {list(home)}.
           </Typography>
         )}
         <Typography>

@@ -14,6 +14,7 @@ import { layerKeys, layerName } from "~core/anatomy/layers";
 import { placeOf } from "~core/anatomy/places";
 import { structureGroups, structureOf, structures } from "~core/anatomy/structures";
 import type { Hint } from "~core/techniques/check";
+import { forceKinds, forces, ways, wayWords, type ForceKind } from "~core/techniques/forces";
 import { safetyTagKeys } from "~core/techniques/safety-tags";
 import { efforts, intents, positionName, tools, type Load, type Position } from "~core/techniques/technique";
 import { Fine } from "~app/ui/fine";
@@ -289,6 +290,37 @@ export function TechniqueFields({
               ))}
             </TextField>
           ))}
+        </Box>
+        <Box
+          role="group"
+          aria-label="What the hands do"
+          sx={{ display: "flex", gap: 0.75, flexWrap: "wrap", alignItems: "center" }}
+        >
+          <TextField
+            select
+            size="small"
+            label="The hand"
+            value={typed.force.kind}
+            onChange={(event) => set({ force: { ...typed.force, kind: event.target.value as ForceKind | "" } })}
+            slotProps={{ select: { native: true }, inputLabel: { shrink: true } }}
+            sx={{ width: 320 }}
+          >
+            <option value="">not said</option>
+            {forceKinds.map((kind) => (
+              <option key={kind} value={kind}>
+                {forces[kind].words}
+              </option>
+            ))}
+          </TextField>
+          {typed.force.kind !== "" &&
+            ways.map((way) => (
+              <Toggle
+                key={way}
+                on={typed.force.ways.includes(way)}
+                label={wayWords[way]}
+                press={() => set({ force: { ...typed.force, ways: toggle(typed.force.ways, way) } })}
+              />
+            ))}
         </Box>
         <Box role="group" aria-label="Done with">
           <Fine>Done with</Fine>

@@ -1,10 +1,11 @@
 import { definitionOf, type Definition } from "~core/techniques/definition";
+import type { ForceKind, Way } from "~core/techniques/forces";
 import type { Technique } from "~core/techniques/technique";
 
 /** A definition as it is being typed: numbers may not be numbers yet. */
 export type Typed = Omit<
   Definition,
-  "minutes" | "hold" | "reach" | "tags" | "positions" | "tools" | "joints" | "consent"
+  "minutes" | "hold" | "reach" | "tags" | "positions" | "tools" | "joints" | "consent" | "force"
 > & {
   ideal: string;
   least: string;
@@ -17,6 +18,7 @@ export type Typed = Omit<
   tools: NonNullable<Definition["tools"]>;
   joints: string[];
   consent: boolean;
+  force: { kind: ForceKind | ""; ways: Way[] };
 };
 
 export const typedOf = (technique: Technique): Typed => {
@@ -27,6 +29,7 @@ export const typedOf = (technique: Technique): Typed => {
     tools: rest.tools ?? [],
     joints: rest.joints ?? [],
     consent: rest.consent ?? false,
+    force: rest.force ?? { kind: "", ways: [] },
     ideal: String(minutes.ideal),
     least: String(minutes.least),
     holdLeast: hold ? String(hold.least) : "",
@@ -58,6 +61,7 @@ export const blank: Typed = {
   tags: [],
   joints: [],
   consent: false,
+  force: { kind: "", ways: [] },
   ideal: "3",
   least: "2",
   holdLeast: "",
@@ -81,6 +85,7 @@ export function definitionTyped({
   holdUnit,
   reach,
   joints,
+  force,
   ...rest
 }: Typed): Definition {
   const share = (typed: string) => {
@@ -101,5 +106,6 @@ export function definitionTyped({
       share: share(each.share),
     })),
     ...(joints.length > 0 ? { joints } : {}),
+    ...(force.kind === "" ? {} : { force: { kind: force.kind, ways: force.ways } }),
   };
 }

@@ -288,8 +288,10 @@ function MinuteWords({ prices: { dearest, cheapest, free } }: { prices: MinutePr
   return (
     <Typography sx={{ fontSize: 14, color: "text.secondary", mt: 1.5 }}>
       {free >= 0.5 ? `${Math.floor(2 * free) / 2} min are free. ` : ""}
-      One more minute would buy {shownPoints(dearest.points)} points, at {techniqueOf(dearest.technique).name}; a minute
-      serves least at {techniqueOf(cheapest.technique).name} ({shownPoints(cheapest.points)}).
+      {dearest.points < 0.005
+        ? "No step here gains by one more minute"
+        : `One more minute would buy ${shownPoints(dearest.points)} points, at ${techniqueOf(dearest.technique).name}`}
+      ; a minute serves least at {techniqueOf(cheapest.technique).name} ({shownPoints(cheapest.points)}).
     </Typography>
   );
 }
