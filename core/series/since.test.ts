@@ -1,3 +1,4 @@
+import { catalogue } from "../techniques/catalogue";
 import { exampleInput } from "../test/plan-inputs";
 import { differences } from "./edit";
 import { usualStability } from "./draft";
@@ -36,6 +37,29 @@ describe("what came since a plan was solved", () => {
     const near = input.targets.map((target) => ({ ...target, weight: 1.1 * target.weight }));
     expect(sinceWords(sinceSolved(solved, { ...input, targets: near }))).toEqual([]);
     expect(sinceWords(sinceSolved(solved, { ...input, done: [plan.sessions[0]!] }))).toEqual([]);
+  });
+
+  it("is nothing where two findings ask for one place with different weights, in whatever order they come", () => {
+    const twice = { ...first!, id: "again", weight: first!.weight / 3 };
+    for (const targets of [
+      [twice, ...input.targets],
+      [...input.targets, twice],
+    ]) {
+      expect(sinceWords(sinceSolved({ ...solved, targets }, { ...input, targets: [...targets].reverse() }))).toEqual(
+        [],
+      );
+      // and what an earlier version solved once is not new for being found twice
+      expect(sinceSolved(solved, { ...input, targets }).fresh).toEqual([]);
+    }
+  });
+
+  it("names what was changed or retired in the library, in sessions still to come", () => {
+    const gone = plan.sessions[1]!.steps[1]!.technique;
+    const techniques = catalogue.map(({ key }) => key).filter((key) => key !== gone);
+    const since = sinceSolved(solved, { ...input, techniques });
+    expect(since.outdated[0]).toEqual({ session: 1, techniques: [gone] });
+    expect(sinceInShort(since)).toMatch(/techniques? (was|were) changed or retired$/);
+    expect(sinceWords(since).join(" ")).toContain("Session 2: changed or retired in the library since: ");
   });
 
   it("is what is new, met, lighter, and what was left out at the table", () => {

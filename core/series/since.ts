@@ -32,11 +32,20 @@ const leastWorked = 0.5;
 const placeOf = ({ structures, region, layer, side }: Target): string =>
   `${structures?.join(" ") ?? `${region} ${layer}`} ${side}`;
 
+/** Several findings may ask for one place: the heaviest of them speaks for it. */
+function heaviestByPlace(targets: readonly Target[]): Map<string, Target> {
+  const found = new Map<string, Target>();
+  for (const target of targets) {
+    const known = found.get(placeOf(target));
+    if (!known || target.weight > known.weight) found.set(placeOf(target), target);
+  }
+  return found;
+}
+
 export function sinceSolved(plan: Solved, input: PlanInput): Since {
-  const before = new Map(plan.targets.map((target) => [placeOf(target), target]));
-  const now = new Map(input.targets.map((target) => [placeOf(target), target]));
+  const [before, now] = [heaviestByPlace(plan.targets), heaviestByPlace(input.targets)];
   const shifted = (sign: 1 | -1) =>
-    input.targets.filter((target) => {
+    [...now.values()].filter((target) => {
       const was = before.get(placeOf(target));
       return (
         was !== undefined && sign * (target.weight - was.weight) > leastShift * Math.max(was.weight, target.weight)
@@ -48,8 +57,8 @@ export function sinceSolved(plan: Solved, input: PlanInput): Since {
       const techniques = steps.map(({ technique }) => technique).filter((key) => !offered.has(key));
       return session >= input.done.length && techniques.length > 0 ? [{ session, techniques }] : [];
     }),
-    fresh: input.targets.filter((target) => !before.has(placeOf(target))),
-    met: plan.targets.filter((target) => !now.has(placeOf(target))),
+    fresh: [...now.values()].filter((target) => !before.has(placeOf(target))),
+    met: [...before.values()].filter((target) => !now.has(placeOf(target))),
     heavier: shifted(1),
     lighter: shifted(-1),
     skipped: input.done.flatMap((worked, session) => {

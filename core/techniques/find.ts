@@ -148,6 +148,7 @@ function indexOf(technique: Technique): Indexed {
       if (word) words.set(word, Math.max(weight, words.get(word) ?? 0));
   };
   add(technique.what, 1);
+  add(`${technique.intent} ${technique.tools.join(" ")}`, 1);
   for (const { structure, places, share } of technique.reach) {
     for (const place of places) {
       const { words: own, region } = placeOf(place);
