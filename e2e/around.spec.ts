@@ -276,7 +276,7 @@ test("the calendar goes to and fro, and the library finds work by word and place
   // as one speaks: by structure, by what it spares, by position and medium; two side by side
   const find = page.getByLabel("Find a technique");
   await find.fill("psoas");
-  await page.getByRole("button", { name: /^Hip-flexor wait/ }).click();
+  await page.getByRole("button", { name: /^Hip-flexor wait Knee bent/ }).click();
   await expect(page.getByText(/Reaches psoas major 100 %/)).toBeVisible();
   await find.fill("easy on thumbs, prone, dry");
   await expect(page.getByRole("status")).toContainText("read as");
