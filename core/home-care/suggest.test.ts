@@ -8,8 +8,8 @@ import { definitionOf } from "../techniques/definition";
 import { entryOf, factsOf } from "../test/facts";
 import type { Side } from "../units";
 import { exerciseOf, exercises } from "./exercises";
-import { continuedBy, homeCareFor, minutesADay, shareFor } from "./suggest";
-import { homeDose, homeSide } from "./words";
+import { continuedBy, homeCareFor, minutesADay, notOn, shareFor } from "./suggest";
+import { homeDose } from "./words";
 
 const target = (structure: string, side: Side | "both" = "both", weight = 2): Target => {
   const { name, region, layer } = structures.find(({ key }) => key === structure)!;
@@ -93,6 +93,21 @@ describe("home care", () => {
     ).toBeNull();
   });
 
+  it("is refused on a side that a caution keeps out, on each where one is out, and nowhere else", () => {
+    const knee = under(["joint-replacement", { region: "leg", places: ["knee"], side: "L", on: "2026-10-01" }]);
+    const of = (key: string, cautions: Parameters<typeof homeCareFor>[1]) =>
+      homeCareFor([], cautions).find(({ exercise }) => exercise.key === key)!;
+    const lunge = of("hip-flexor-lunge", knee);
+    expect(notOn(lunge, "L")).toBe("Not on the left: a caution keeps that side out.");
+    expect(notOn(lunge, null)).toMatch(/^Not on the left/);
+    expect(notOn(lunge, "R")).toBeUndefined();
+    for (const side of ["L", "R", null] as const) {
+      expect(notOn(of("hip-flexor-lunge", []), side)).toBeUndefined();
+      expect(notOn(of("walking", []), side)).toBeUndefined();
+      expect(notOn(of("towel-roll", under(["osteoporosis"])), side)).toMatch(/^Not for them: /);
+    }
+  });
+
   it("never offers as allowed what a caution rules out, and loses nothing of the list", () => {
     const conditions = fc.constantFrom("osteoporosis", "pregnancy", "hernia", "anticoagulant", "reflux", "whiplash");
     const some = fc.subarray(
@@ -129,7 +144,6 @@ describe("home care", () => {
     expect(homeDose(calf, { times: 2, minutes: 1.5 }, "L")).toBe("twice a day, 1.5 min on the left");
     expect(homeDose(walk, { times: 1, minutes: 15 }, null)).toBe("once a day, 15 min");
     expect(homeDose(calf, { times: 4, minutes: 1 }, null)).toBe("4 times a day, 1 min on each side");
-    expect([homeSide(calf, null), homeSide(calf, "R"), homeSide(walk, null)]).toEqual(["left and right", "right", ""]);
   });
 
   it("continues techniques that reach the same, and no other", () => {

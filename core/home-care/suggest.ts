@@ -12,6 +12,8 @@ export type HomeCare = {
   exercise: Exercise;
   /** null: on no side or on both. */
   side: Side | null;
+  /** Sides that cautions leave. */
+  sides: Readonly<Record<Side, boolean>>;
   /** The weightiest first, with the share of the exercise that reaches each (0–1). */
   serves: { target: Target; share: number }[];
   /** Weight of what it continues that the ones before it do not. */
@@ -64,7 +66,7 @@ export function homeCareFor(targets: readonly Target[], cautions: readonly Outco
       .filter(({ target, share }) => share > 0 && target.weight > 0)
       .sort((a, b) => b.share * b.target.weight - a.share * a.target.weight);
     const ruled = no ?? (exercise.sided && !sides.L && !sides.R ? "neither side may be worked" : undefined);
-    return { exercise, side: sideFor(exercise, serves, sides), serves, worth: 0, no: ruled };
+    return { exercise, side: sideFor(exercise, serves, sides), sides, serves, worth: 0, no: ruled };
   });
   const may = all.filter(({ no }) => no === undefined);
   const ranked: HomeCare[] = [];
@@ -90,6 +92,16 @@ function sideFor(exercise: Exercise, serves: HomeCare["serves"], may: Readonly<R
     );
   const [left, right] = [on("L"), on("R")];
   return left > 2 * right ? "L" : right > 2 * left ? "R" : null;
+}
+
+/** Why an exercise may not be given on a side (null: on each), as a sentence; undefined when it may. */
+export function notOn({ exercise, sides, no }: HomeCare, side: Side | null): string | undefined {
+  if (no !== undefined) return `Not for them: ${no}.`;
+  if (!exercise.sided) return undefined;
+  const barred = (["L", "R"] as const).filter((each) => (side === null || side === each) && !sides[each]);
+  return barred.length > 0
+    ? `Not on the ${barred.map((each) => (each === "L" ? "left" : "right")).join(" or ")}: a caution keeps that side out.`
+    : undefined;
 }
 
 /** Minutes a day of what is given: both sides where it is done on both. */

@@ -4,10 +4,6 @@ import type { Exercise, HomeDose } from "./exercises";
 
 const sideWords = { L: "left", R: "right" } as const;
 
-/** "left and right" where it is done on both, "" where it has no sides. */
-export const homeSide = (exercise: Pick<Exercise, "sided">, side: Side | null): string =>
-  exercise.sided ? (side === null ? "left and right" : sideWords[side]) : "";
-
 /** "twice a day, 2 min on each side" */
 export function homeDose(exercise: Pick<Exercise, "sided">, { times, minutes }: HomeDose, side: Side | null): string {
   const often = times === 1 ? "once a day" : times === 2 ? "twice a day" : `${counted(times, "time")} a day`;

@@ -1,8 +1,9 @@
+import { techniqueOf } from "../techniques/library";
 import type { Technique } from "../techniques/technique";
 import { edited } from "./edit";
-import { minutesOf, sessionMinutes, type PlanInput, type PlannedSession } from "./plan";
-import { tableMinutesIn, turnMinutes } from "./rulebook";
-import { positionsUsed, scoreOf } from "./score";
+import { sessionMinutes, type PlanInput, type PlannedSession } from "./plan";
+import { tableMinutesIn, timeRange, turnMinutes } from "./rulebook";
+import { counted, coverageItems, loadCost, positionsUsed, scoreOf, totalLoad, worthOf } from "./score";
 
 /** What a minute is worth at one step: points that one more would buy, and that one less would cost; undefined at an end of its range. */
 export type StepPrice = { technique: string; more: number | undefined; less: number | undefined };
@@ -22,20 +23,36 @@ const freeIn = (input: PlanInput, planned: PlannedSession, session: number): num
 
 /**
  * What minutes are worth in a session, by the difference of two scores half a minute a side apart: exact there, and less for each
- * further minute, as more work helps less and less. Whether the table has the minute is another question: `free` says so.
+ * further minute, as more work helps less and less. Whether the table has the minute is another question: `free` says so. Only what
+ * a step serves is reckoned anew, so that an edit is answered within a frame.
  */
 export function minutePrices(input: PlanInput, sessions: readonly PlannedSession[], session: number): MinutePrices {
   const planned = sessions[session]!;
-  const score = scoreOf(input, sessions);
+  const items = coverageItems(input)
+    .filter((item) => item.session === undefined || item.session === session)
+    .map((item) => ({ item, got: counted(item, sessions), share: item.when?.(session) ?? 1 }));
   const steps = planned.steps.map(({ technique: key, minutes }): StepPrice => {
-    const sides = "mid" in minutes ? 1 : [minutes.L, minutes.R].filter((each) => each > 0).length;
-    const price = (by: 1 | -1) => {
-      const after = edited(input, sessions, { kind: "time", technique: key, session, by });
-      const step = after[session]!.steps.find(({ technique }) => technique === key)!;
-      const changed = minutesOf(step.minutes) - minutesOf(minutes);
-      return Math.abs(changed) < sides / 2 - 1e-9 || changed === 0
-        ? undefined
-        : (scoreOf(input, after) - score) / changed;
+    const technique = techniqueOf(key);
+    const { least, most } = timeRange(technique, session, input);
+    const doses = items.map(({ item }) => item.dose(technique));
+    const sides = (["L", "R", "mid"] as const).flatMap((side) => {
+      const given = side in minutes ? (minutes as Record<string, number>)[side]! : 0;
+      return given > 0 ? [{ side, given }] : [];
+    });
+    const price = (by: 1 | -1): number | undefined => {
+      const changes = sides.map(({ side, given }) => ({
+        side,
+        by: Math.min(most, Math.max(least, given + by / 2)) - given,
+      }));
+      // a side that is at its end already would make a minute look dearer or cheaper than it is
+      if (changes.length === 0 || changes.some((each) => Math.abs(each.by) < 0.5 - 1e-9)) return undefined;
+      const longer = changes.reduce((sum, each) => sum + each.by, 0);
+      let points = -loadCost * totalLoad(technique) * longer;
+      items.forEach(({ item, got, share }, i) => {
+        const more = share * changes.reduce((sum, each) => sum + doses[i]![each.side] * each.by, 0);
+        if (more !== 0) points += item.points * (worthOf((got + more) / item.wanted) - worthOf(got / item.wanted));
+      });
+      return points / longer;
     };
     return { technique: key, more: price(1), less: price(-1) };
   });

@@ -1,7 +1,8 @@
 import fc from "fast-check";
+import { stemFrom } from "../shelf";
 import { definitionOf, techniqueFrom, type Definition } from "./definition";
 import { libraryOf, techniqueOf, type Version } from "./library";
-import { chosenOf, differencesOf, freeStem, incomingTo, ownDefinitions, type Choice } from "./merge";
+import { chosenOf, differencesOf, incomingTo, ownDefinitions, type Choice } from "./merge";
 
 const base = definitionOf(techniqueOf("ham-iron"));
 const own = (key: string, part: Partial<Definition> = {}): Definition => ({
@@ -58,6 +59,13 @@ describe("a file that comes in", () => {
     expect(both).toMatchObject({ key: "kiln-sweep-2", name: "The kiln-sweep (2)", pressure: 3 });
   });
 
+  it("takes a technique by any name, also one that every object has", () => {
+    const named = libraryOf([kept(own("constructor"))]);
+    const incoming = incomingTo(named, [own("constructor", { pressure: 3 }), own("valueof")], never);
+    expect(incoming.map(({ state }) => state)).toEqual(["differs", "new"]);
+    expect(chosenOf(named, incoming, {}).map(({ key }) => key)).toEqual(["valueof"]);
+  });
+
   it("never gives two techniques one key or one name, and taking the same file twice changes nothing", () => {
     const keys = fc.constantFrom("kiln-sweep", "old-roll", "fresh", "fresh-2", "ham-iron", "kiln-sweep-2");
     const file = fc.uniqueArray(fc.tuple(keys, fc.integer({ min: 1, max: 6 })), { selector: ([key]) => key });
@@ -96,13 +104,13 @@ describe("what goes out and what is new", () => {
 
   it("gets a key from its name that nothing has used", () => {
     const library = libraryOf([kept(own("hip-float"))]);
-    expect(freeStem(library, "Kiln sweep, long")).toBe("kiln-sweep-long");
-    expect(freeStem(library, "Hip float!")).toBe("hip-float-2");
-    expect(freeStem(library, "Ham iron")).toBe("ham-iron-2");
-    expect(freeStem(library, "  ")).toMatch(/^[a-z][a-z0-9-]+$/);
+    expect(stemFrom(library, "Kiln sweep, long")).toBe("kiln-sweep-long");
+    expect(stemFrom(library, "Hip float!")).toBe("hip-float-2");
+    expect(stemFrom(library, "Ham iron")).toBe("ham-iron-2");
+    expect(stemFrom(library, "  ")).toMatch(/^[a-z][a-z0-9-]+$/);
     fc.assert(
       fc.property(fc.string(), (name) => {
-        expect(freeStem(library, name)).toMatch(/^[a-z][a-z0-9]*(-[a-z0-9]+)*$/);
+        expect(stemFrom(library, name)).toMatch(/^[a-z][a-z0-9]*(-[a-z0-9]+)*$/);
       }),
     );
   });

@@ -1,4 +1,3 @@
-import { stemFrom } from "../shelf";
 import { layerName } from "../anatomy/layers";
 import { structureOf } from "../anatomy/structures";
 import { definitionOf, type Definition } from "./definition";
@@ -106,10 +105,12 @@ export function chosenOf(
     known.add(make(n));
     return make(n);
   };
+  // a technique may be called like something every object has
+  const chosen = (key: string) => (Object.hasOwn(choices, key) ? choices[key] : undefined);
   return incoming.flatMap(({ definition, state }): Definition[] => {
-    if (state === "new") return choices[definition.key] === "keep" ? [] : [definition];
+    if (state === "new") return chosen(definition.key) === "keep" ? [] : [definition];
     if (state !== "differs") return [];
-    const choice = choices[definition.key] ?? "keep";
+    const choice = chosen(definition.key) ?? "keep";
     if (choice === "keep") return [];
     if (choice === "take") return [definition];
     return [
@@ -121,9 +122,6 @@ export function chosenOf(
     ];
   });
 }
-
-/** A key for a new technique, from its name: none that the library has used. */
-export const freeStem: (library: Library, name: string) => string = stemFrom;
 
 /** A practice's own techniques and changes, as they are now: what it gives to another. */
 export const ownDefinitions = (library: Library): Definition[] =>

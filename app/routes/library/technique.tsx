@@ -6,10 +6,11 @@ import { useMemo, useState } from "react";
 import { data, Form, Link, redirect, useFetcher } from "react-router";
 import type { Route } from "./+types/technique";
 import { isFixed } from "~core/series/arc-session";
+import { stemFrom } from "~core/shelf";
 import { faultsOf, hintsOf } from "~core/techniques/check";
 import { definitionOf, techniqueFrom, type Definition } from "~core/techniques/definition";
 import { libraryInUse, startingVersion, techniqueOf } from "~core/techniques/library";
-import { differencesOf, freeStem } from "~core/techniques/merge";
+import { differencesOf } from "~core/techniques/merge";
 import { faultsOfTyped } from "~core/techniques/read-file";
 import type { Technique } from "~core/techniques/technique";
 import { decide } from "~app/library.server";
@@ -63,7 +64,7 @@ export function action({ params, context }: Route.ActionArgs) {
             { errors: Object.fromEntries(faults.map(({ field, message }) => [field, message]).reverse()) },
             { status: 400 },
           );
-        const own = stem ?? freeStem(libraryInUse(), typed.name);
+        const own = stem ?? stemFrom(libraryInUse(), typed.name);
         const definition = { ...typed, key: own };
         const made = techniqueFrom(definition);
         const namesake = libraryInUse().offered.find(

@@ -8,7 +8,7 @@ import { data } from "react-router";
 import { number, object, string } from "yup";
 import type { Route } from "./+types/home";
 import { exerciseOf, exercises } from "~core/home-care/exercises";
-import { homeCareFor, minutesADay, usualMost, type HomeCare } from "~core/home-care/suggest";
+import { homeCareFor, minutesADay, notOn, usualMost, type HomeCare } from "~core/home-care/suggest";
 import { homeDose } from "~core/home-care/words";
 import { acting } from "~core/screening/outcome";
 import { positionName } from "~core/techniques/technique";
@@ -91,11 +91,12 @@ export function action({ params, context }: Route.ActionArgs) {
       const { value, errors } = await validate(bodySchema, sent.body);
       if (errors) return data({ errors }, { status: 400 });
       const cautions = acting(await judgedOf(tx, client, practitioner), dayOfVisit(visit));
-      const no = homeCareFor(
+      const offer = homeCareFor(
         [],
         cautions.filter(({ origin }) => origin !== "setting"),
-      ).find((each) => each.exercise === exercise)?.no;
-      if (no) return data({ errors: { exercise: `Not for them: ${no}.` } }, { status: 422 });
+      ).find((each) => each.exercise === exercise)!;
+      const no = notOn(offer, value.side);
+      if (no) return data({ errors: { exercise: no } }, { status: 422 });
       next = { times: value.times, minutes: value.minutes, side: exercise.sided ? value.side : null };
     }
     const was = sent.was === undefined ? undefined : sent.was === null ? null : (sent.was as HomeBody);
@@ -109,7 +110,9 @@ export default function Home({ loaderData }: Route.ComponentProps) {
   const [all, setAll] = useState(false);
   const bodyOf = (key: string) => given.find((each) => each.exercise === key)?.body ?? null;
   const may = offers.filter(({ no }) => no === undefined);
-  const out = offers.filter(({ no }) => no !== undefined);
+  // what was given before a caution came stays in sight until it is taken back
+  const out = offers.filter(({ key, no }) => no !== undefined && !bodyOf(key));
+  const against = offers.filter(({ key, no }) => no !== undefined && bodyOf(key));
   const useful = may.filter(({ key, worth }) => worth > 0 || bodyOf(key));
   const shown = all ? may : useful.slice(0, Math.max(usualMost + 2, given.length));
   const sum = minutesADay(
@@ -146,7 +149,7 @@ export default function Home({ loaderData }: Route.ComponentProps) {
           </Empty>
         )}
         <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
-          {shown.map((offer) => (
+          {[...against, ...shown].map((offer) => (
             <Offer
               key={offer.key}
               offer={offer}
@@ -204,7 +207,7 @@ function Offer({
 }) {
   const exercise = exerciseOf(offer.key)!;
   const kept = useKeeper<HomeBody>(stored, (body) => ({ visitId, exercise: offer.key, body }));
-  const start = stored ?? last?.body ?? { ...exercise.dose, side: offer.side };
+  const start = stored ?? (last ? { ...last.body, side: offer.side } : { ...exercise.dose, side: offer.side });
   const [typed, setTyped] = useState({ times: String(start.times), minutes: String(start.minutes), side: start.side });
   // what was refused is not given
   const value = kept.errors ? stored : kept.value;
@@ -224,7 +227,7 @@ function Offer({
         flexWrap: "wrap",
         py: 1.75,
         borderTop: `1px solid ${t.tokens.line}`,
-        "@media print": { display: value ? "flex" : "none" },
+        "@media print": { display: value && !offer.no ? "flex" : "none" },
       })}
     >
       <ReachFigure technique={exercise.work} sides={sides} out={[]} height={150} />
@@ -236,6 +239,11 @@ function Offer({
         {value && (
           <Typography sx={{ mt: 0.5, fontWeight: 650 }}>
             {capitalised(homeDose(exercise, value, value.side))}. Stop when {exercise.stop}.
+          </Typography>
+        )}
+        {offer.no && (
+          <Typography sx={(t) => ({ color: t.tokens.amber, fontWeight: 650 })}>
+            Not for them any more: {offer.no}. Take it back, and tell them.
           </Typography>
         )}
         {!value && (
@@ -311,13 +319,13 @@ function Offer({
               }
               slotProps={{ select: { native: true }, inputLabel: { shrink: true } }}
             >
-              <option value="both">each</option>
-              <option value="L">left</option>
-              <option value="R">right</option>
+              {offer.sides.L && offer.sides.R && <option value="both">each</option>}
+              {offer.sides.L && <option value="L">left</option>}
+              {offer.sides.R && <option value="R">right</option>}
             </TextField>
           )}
           <Box sx={{ gridColumn: "1 / -1", display: "flex", gap: 1 }}>
-            {(!value || differs) && (
+            {!offer.no && (!value || differs) && (
               <Button type="submit" variant={value ? "outlined" : "contained"} disabled={kept.busy}>
                 {value ? "Change" : "Give"}
               </Button>
