@@ -11,7 +11,6 @@ import { exerciseOf, exercises } from "~core/home-care/exercises";
 import { homeCareFor, minutesADay, notOn, usualMost, type HomeCare } from "~core/home-care/suggest";
 import { homeDose } from "~core/home-care/words";
 import { acting } from "~core/screening/outcome";
-import { positionName } from "~core/techniques/technique";
 import type { Side } from "~core/units";
 import { capitalised } from "~core/words";
 import { readingOf } from "~app/reading.server";
@@ -217,7 +216,6 @@ function Offer({
     value !== null &&
     (String(value.times) !== typed.times || String(value.minutes) !== typed.minutes || value.side !== typed.side);
   const sides = { L: typed.side !== "R", R: typed.side !== "L" };
-  const lying = exercise.work.positions.map((each) => positionName[each].toLowerCase()).join(" or ");
   return (
     <Box
       component="li"
@@ -246,11 +244,7 @@ function Offer({
             Not for them any more: {offer.no}. Take it back, and tell them.
           </Typography>
         )}
-        {!value && (
-          <Fine>
-            Stop when {exercise.stop}. {lying && `Done ${lying}.`}
-          </Fine>
-        )}
+        {!value && <Fine>Stop when {exercise.stop}.</Fine>}
         <Box sx={{ "@media print": { display: "none" } }}>
           {offer.serves.length > 0 && (
             <Fine>
