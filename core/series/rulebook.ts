@@ -50,9 +50,28 @@ export function workingDepth(technique: Technique): number {
   return depthOf(technique.layer);
 }
 
+/** What the rules ask of a technique again and again. It follows from the technique alone, which never changes. */
+type Traits = {
+  works: readonly RegionKey[];
+  /** Places it gives enough to soften them. */
+  softens: ReadonlySet<PlaceKey>;
+  dwells: Map<RegionKey, readonly PlaceKey[]>;
+};
+const traits = new WeakMap<Technique, Traits>();
+function traitsOf(technique: Technique): Traits {
+  const found = traits.get(technique);
+  if (found) return found;
+  const made: Traits = {
+    works: technique.doses.filter((dose) => dose.share >= rulebook.worksRegion).map((dose) => dose.region),
+    softens: new Set(technique.reach.filter(({ share }) => share >= rulebook.softens).flatMap(({ places }) => places)),
+    dwells: new Map(),
+  };
+  traits.set(technique, made);
+  return made;
+}
+
 /** Regions a technique works in earnest, as against touching in passing. */
-export const regionsWorked = (technique: Technique): RegionKey[] =>
-  technique.doses.filter((dose) => dose.share >= rulebook.worksRegion).map((dose) => dose.region);
+export const regionsWorked = (technique: Technique): readonly RegionKey[] => traitsOf(technique).works;
 
 /** The layer that has to be softened before, in the same session and region; 0 when none. */
 export function neededCover(technique: Technique): number {
@@ -76,9 +95,14 @@ export function dryAfterOil(earlier: Technique, later: Technique): boolean {
 
 /** Places of a region in which a technique works in earnest: those of what gets most of it there. */
 export function dwellsIn(technique: Technique, region: RegionKey): readonly PlaceKey[] {
+  const { dwells } = traitsOf(technique);
+  const found = dwells.get(region);
+  if (found) return found;
   const here = technique.reach.filter(({ places }) => placeOf(places[0]!).region === region);
   const most = Math.max(...here.map(({ share }) => share));
-  return [...new Set(here.filter(({ share }) => share === most).flatMap(({ places }) => places))];
+  const made = [...new Set(here.filter(({ share }) => share === most).flatMap(({ places }) => places))];
+  dwells.set(region, made);
+  return made;
 }
 
 /**
@@ -89,10 +113,8 @@ export function prepares(cover: Technique, technique: Technique, region: RegionK
   const needed = neededCover(technique);
   if (needed === 0 || cover.key === technique.key || workingDepth(cover) !== needed) return false;
   if (cover.phase === "close" || mediumRank[cover.medium] > mediumRank[technique.medium]) return false;
-  const places = dwellsIn(technique, region);
-  return cover.reach.some(
-    (reach) => reach.share >= rulebook.softens && reach.places.some((place) => places.includes(place)),
-  );
+  const { softens } = traitsOf(cover);
+  return dwellsIn(technique, region).some((place) => softens.has(place));
 }
 
 /** What is asked of many times while solving and never changes for one input. */
@@ -100,6 +122,8 @@ type Known = {
   cautions: Outcome[][];
   verdicts: Map<string, Verdict>[];
   positions: Position[][];
+  /** What prepares a technique in a region, among everything that may be planned. */
+  covers: Map<Technique, Map<RegionKey, readonly Technique[]>>;
 };
 const known = new WeakMap<PlanInput, Known>();
 
@@ -122,7 +146,12 @@ function knownOf(input: PlanInput): Known {
     }),
     own,
   ]);
-  const made = { cautions, verdicts: cautions.map(() => new Map()), positions: cautions.map(positionsLeft) };
+  const made: Known = {
+    cautions,
+    verdicts: cautions.map(() => new Map()),
+    positions: cautions.map(positionsLeft),
+    covers: new Map(),
+  };
   known.set(input, made);
   return made;
 }
@@ -252,8 +281,7 @@ export function candidates(input: PlanInput, session: number): Technique[] {
   const kept = new Set(
     input.locks.filter((lock) => lock.session === session && lock.kind === "keep").map((lock) => lock.technique),
   );
-  const among = [...new Set([...offeredIn(input), ...[...kept].map(techniqueOf)])];
-  let found = among.filter(
+  let found = [...new Set([...offeredIn(input), ...[...kept].map(techniqueOf)])].filter(
     (technique) =>
       !whyNot(technique, session, input) &&
       (kept.has(technique.key) ||
@@ -264,15 +292,33 @@ export function candidates(input: PlanInput, session: number): Technique[] {
   // what nothing here can prepare is of no use, nor is what only that could have prepared
   for (let before = -1; before !== found.length;) {
     before = found.length;
-    const left = found;
-    found = left.filter((technique) => kept.has(technique.key) || preparable(technique, left));
+    const left = new Set(found);
+    found = found.filter(
+      (technique) =>
+        kept.has(technique.key) ||
+        neededCover(technique) === 0 ||
+        regionsWorked(technique).every((region) => coversOf(technique, region, input).some((cover) => left.has(cover))),
+    );
   }
   return found;
 }
 
-const preparable = (technique: Technique, among: readonly Technique[]): boolean =>
-  neededCover(technique) === 0 ||
-  regionsWorked(technique).every((region) => among.some((cover) => prepares(cover, technique, region)));
+/** What prepares a technique in a region, among all that is on offer or locked in somewhere. */
+export function coversOf(technique: Technique, region: RegionKey, input: PlanInput): readonly Technique[] {
+  const { covers } = knownOf(input);
+  const own = covers.get(technique) ?? new Map<RegionKey, readonly Technique[]>();
+  covers.set(technique, own);
+  const found =
+    own.get(region) ??
+    [
+      ...new Set([
+        ...offeredIn(input),
+        ...input.locks.flatMap(({ kind, technique: key }) => (kind === "keep" ? [techniqueOf(key)] : [])),
+      ]),
+    ].filter((cover) => prepares(cover, technique, region));
+  own.set(region, found);
+  return found;
+}
 
 export const strongIn = (technique: Technique, region: RegionKey): boolean =>
   isStrong(technique) && regionsWorked(technique).includes(region);

@@ -81,6 +81,16 @@ function whenOf(target: Target, input: PlanInput, sessions: number): ((session: 
   return (session) => 1 - order * (first ? session / (sessions - 1) : 1 - session / (sessions - 1));
 }
 
+/** An item is asked for the same technique in every session and every step. */
+function remembered(dose: CoverageItem["dose"]): CoverageItem["dose"] {
+  const known = new Map<Technique, ReturnType<CoverageItem["dose"]>>();
+  return (technique) => {
+    const found = known.get(technique) ?? dose(technique);
+    known.set(technique, found);
+    return found;
+  };
+}
+
 export function coverageItems(input: PlanInput): CoverageItem[] {
   const items: CoverageItem[] = [];
   const { sessions } = templateOf(input.template);
@@ -92,7 +102,7 @@ export function coverageItems(input: PlanInput): CoverageItem[] {
       points: (100 * share * target.weight) / weights,
       wanted: target.wanted,
       session: undefined,
-      dose: (technique) => targetDose(target, technique),
+      dose: remembered((technique) => targetDose(target, technique)),
       when: whenOf(target, input, sessions.length),
     });
   sessions.forEach((session, index) => {
@@ -103,7 +113,7 @@ export function coverageItems(input: PlanInput): CoverageItem[] {
         points: (100 * (1 - share) * value) / emphasis / sessions.length,
         wanted: (value / emphasis) * 0.75 * input.tableMinutes,
         session: index,
-        dose: (technique) => {
+        dose: remembered((technique) => {
           const reach = Math.min(
             1,
             technique.doses.filter((dose) => dose.region === region).reduce((sum, dose) => sum + dose.share, 0),
@@ -112,7 +122,7 @@ export function coverageItems(input: PlanInput): CoverageItem[] {
           const depth = 0.7 + 0.3 * Math.min(1, workingDepth(technique) / depthOf(session.ceiling));
           const worth = reach * depth;
           return { L: worth, R: worth, mid: worth };
-        },
+        }),
       });
   });
   return items.filter((item) => item.points > 0 && item.wanted > 0);

@@ -6,6 +6,7 @@ import { halves, minutesOf, type PlanInput } from "./plan";
 import { complaintNeed, helpsComplaint } from "./complaint";
 import {
   candidates,
+  coversOf,
   dryAfterOil,
   facing,
   isClosing,
@@ -20,7 +21,6 @@ import {
   needsOpened,
   opensRegion,
   positionsIn,
-  prepares,
   proneMinutesIn,
   proneOnly,
   regionsWorked,
@@ -122,6 +122,13 @@ const complaintWorth = 3;
 const bits = (test: (region: (typeof regionKeys)[number]) => boolean): number =>
   regionKeys.reduce((mask, region, i) => (test(region) ? mask | (1 << i) : mask), 0);
 
+/** Places in a list of what passes a test. */
+function where<T>(list: readonly T[], test: (each: T) => boolean): number[] {
+  const found: number[] = [];
+  for (let i = 0; i < list.length; i++) if (test(list[i]!)) found.push(i);
+  return found;
+}
+
 export function searchSpace(input: PlanInput): SearchSpace {
   const { sessions } = templateOf(input.template);
   const from = input.done.length;
@@ -155,12 +162,13 @@ export function searchSpace(input: PlanInput): SearchSpace {
       complaint = items.length;
       items.push({ third: need, first: complaintWorth, second: 0, last: 0, start: 0, complaint: true });
     }
+    const numberOf = new Map(techniques.map((technique, c) => [technique, c]));
     const covers: number[][] = [];
     const needs = techniques.map((technique) =>
       neededCover(technique) === 0
         ? []
         : regionsWorked(technique).map((region) => {
-            const group = techniques.flatMap((cover, c) => (prepares(cover, technique, region) ? [c] : []));
+            const group = coversOf(technique, region, input).flatMap((cover) => numberOf.get(cover) ?? []);
             return covers.push(group) - 1;
           }),
     );
@@ -217,7 +225,7 @@ export function searchSpace(input: PlanInput): SearchSpace {
         deep: needsOpened(technique) ? bits((region) => regionsWorked(technique).includes(region)) : 0,
         outer: bits((region) => opensRegion(technique, region)),
         against: Int32Array.from(
-          techniques.flatMap((other, o) => (dryAfterOil(technique, other) || dryAfterOil(other, technique) ? [o] : [])),
+          where(techniques, (other) => dryAfterOil(technique, other) || dryAfterOil(other, technique)),
         ),
       };
     });

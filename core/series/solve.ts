@@ -38,8 +38,9 @@ export function solve(
   if (space.rooms.some(({ session }) => emptyArc(session, input))) return undefined;
   let found: Found | undefined;
   let shown = -Infinity;
+  const orders = space.rooms.map((): Orders => new Map());
   const planOf = ({ halves }: Found): Plan => {
-    const sessions = [...input.done, ...space.rooms.map((room, i) => sessionFrom(input, room, halves[i]!))];
+    const sessions = [...input.done, ...space.rooms.map((room, i) => sessionFrom(input, room, halves[i]!, orders[i]!))];
     return { sessions, score: scoreOf(input, sessions), made: { solver: solverVersion, ...effort } };
   };
   anneal(
@@ -56,28 +57,35 @@ export function solve(
   return found && planOf(found);
 }
 
+/** Orders found so far of one session, by the choices that are in: minutes do not change them. */
+type Orders = Map<string, readonly Step[]>;
+
 /** The steps of one session in order, each with its position. */
-function sessionFrom(input: PlanInput, room: Room, half: Int16Array): PlannedSession {
-  const steps: Step[] = [];
+function sessionFrom(input: PlanInput, room: Room, half: Int16Array, orders: Orders): PlannedSession {
+  const steps = new Map<string, Step>();
   const standing = new Set<number>();
   for (const [c, choice] of room.choices.entries()) {
     const minutes = choice.sides.map((_, k) => half[2 * c + k]! / 2);
     if (!minutes.some((each) => each > 0)) continue;
     standing.add(choice.positions);
     const on = (side: "L" | "R") => minutes[choice.sides.indexOf(side)] ?? 0;
-    steps.push({
+    steps.set(choice.technique.key, {
       technique: choice.technique.key,
       position: null,
       minutes: choice.technique.sided ? { L: on("L"), R: on("R") } : { mid: minutes[0]! },
     });
   }
+  const set = [...steps.keys()].join(" ");
   const stance = room.stances.find(({ bits }) => [...standing].every((set) => set === 0 || (set & bits) !== 0))!;
   const positionsOf = (technique: Technique) => verdictIn(technique, room.session, input).positions;
   const arc = arcOf(room.session, input);
-  const ordered = arc
-    ? inArcOrder(steps, arc, stance.positions, positionsOf)
-    : orderSteps(steps, stance.positions, positionsOf);
+  const ordered =
+    orders.get(set) ??
+    (arc
+      ? inArcOrder([...steps.values()], arc, stance.positions, positionsOf)
+      : orderSteps([...steps.values()], stance.positions, positionsOf));
   // a step's preparation is shallower and no oilier than the step, so some order always exists
-  if (!ordered) throw new Error(`session ${room.session + 1}: its ${steps.length} steps have no order`);
-  return { steps: ordered };
+  if (!ordered) throw new Error(`session ${room.session + 1}: its ${steps.size} steps have no order`);
+  orders.set(set, ordered);
+  return { steps: ordered.map(({ technique, position }) => ({ ...steps.get(technique)!, position })) };
 }
