@@ -33,7 +33,7 @@ const rooms = {
   move: ["anatomy", "findings", "measure", "statistics"],
   screening: ["anatomy", "findings", "move", "techniques"],
   "home-care": ["anatomy", "reading", "screening", "techniques"],
-  series: ["anatomy", "light-touch", "reading", "screening", "techniques"],
+  series: ["anatomy", "change", "light-touch", "reading", "screening", "techniques"],
   session: ["anatomy", "consent", "light-touch", "move", "screening", "series", "techniques"],
 };
 const oneWay = Object.entries(rooms).map(([room, others]) => ({

@@ -1,17 +1,17 @@
+import type { Rhythm } from "../core/series/dates";
 import type { Lock, Plan } from "../core/series/plan";
 import type { Tx } from "./database";
 import { Stale } from "./errors";
 
 /** What the practitioner chose for a series; targets come from the findings when it is solved. */
-export type SeriesSettings = {
+export type SeriesSettings = Rhythm & {
   bookedMinutes: number;
   thumbBudget: number;
-  /** ISO day of the first session, and days between sessions. */
-  startOn: string;
-  intervalDays: number;
   /** How much the usual order of patterns weighs, 0–1; series of earlier days have none. */
   order?: number;
   locks: Lock[];
+  /** Which sessions of the template, where that is not one after the other. */
+  course?: number[];
 };
 
 export type StoredPlan = Plan & {

@@ -19,6 +19,8 @@ export type Target = {
   region: RegionKey;
   layer: LayerKey;
   side: Side | "both";
+  /** Latest grade (1–3) of the restriction it comes from; undefined where it comes from elsewhere. */
+  grade?: number;
   /** Importance, 0–3. */
   weight: number;
   /** Minutes of work wanted over the whole series, all sides together. */

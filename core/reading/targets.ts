@@ -30,6 +30,7 @@ export function targetOfRestriction(restriction: Restriction): Target | undefine
     region: restriction.region,
     layer: restriction.layer,
     side: restriction.side,
+    grade: latest.grade,
     weight: latest.grade * (1 + latest.tenderness / 20),
     wanted: (4 + 4 * latest.grade) * sides,
     because: `${name}, ${sideWord[restriction.side]}, graded ${latest.grade} of 3 at visit ${latest.visit}${latest.tenderness > 0 ? `, tender ${latest.tenderness} of 10` : ""}.`,

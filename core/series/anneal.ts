@@ -25,7 +25,7 @@ const weights = [
   ["drop", 6],
   ["exchange", 10],
   ["frame", 8],
-  ["ruin", 3],
+  ["ruin", 10],
   ["ruin two", 1],
   ["take up", 8],
   ["stand", 20],

@@ -1,10 +1,10 @@
 import { holds, listeningAgain, listeningFirst, partsOfForm, type ArcPart } from "../light-touch/arc-steps";
 import type { Technique } from "../techniques/technique";
-import { templateOf } from "./template";
+import { sessionsOf, type Coursed } from "./course";
 
 /** What a session makes of the light-touch arc, in its order; undefined for a session that is no arc. */
-export function arcOf(session: number, input: { template: string }): ArcPart[] | undefined {
-  const { arc } = templateOf(input.template).sessions[session] ?? {};
+export function arcOf(session: number, input: Coursed): ArcPart[] | undefined {
+  const { arc } = sessionsOf(input)[session] ?? {};
   return arc && partsOfForm(arc);
 }
 

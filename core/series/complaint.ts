@@ -3,7 +3,7 @@ import type { Technique } from "../techniques/technique";
 import { halves, minutesOf, type PlanInput } from "./plan";
 import { arcOf } from "./arc-session";
 import { candidates, dosed, neededCover, regionsWorked, repeatsAllowed, rulebook, timeRange } from "./rulebook";
-import { templateOf } from "./template";
+import { sessionsOf } from "./course";
 
 /** Whether a technique's minutes count for the complaint's own region. */
 export const helpsComplaint = (technique: Technique, input: PlanInput): boolean =>
@@ -23,7 +23,7 @@ export function complaintNeed(session: number, input: PlanInput): number {
 }
 
 function needsOf(input: PlanInput): number[] {
-  const { sessions } = templateOf(input.template);
+  const sessions = sessionsOf(input);
   const needs = sessions.map(() => 0);
   if (input.complaintRegion === null) return needs;
   const usesLeft = new Map<string, number>();

@@ -1,24 +1,56 @@
-import { addDays, format, parseISO } from "date-fns";
+import { getISODay } from "date-fns";
+import { plusDays, type IsoDay } from "../days";
 
-/** ISO days of a series: every `interval` days from `start` (usual: 5–14 days, never under 2; common practice). */
-export function seriesDates(start: string, interval: number, sessions: number): string[] {
-  if (!(interval >= 2)) throw new RangeError(`at least 2 days lie between sessions, got ${interval}`);
-  return Array.from({ length: sessions }, (_, i) => format(addDays(parseISO(start), i * interval), "yyyy-MM-dd"));
+/** Days of rest there always are between two sessions. */
+export const leastRest = 2;
+
+/** When the sessions of a series are to be. */
+export type Rhythm = {
+  /** Day of the first session. */
+  startOn: IsoDay;
+  /** Days from session to session (usual: 5–14, never under 2; common practice). */
+  intervalDays: number;
+  /** The same in the second half of the series (usual: 7–21); left out: as in the first. */
+  laterDays?: number | undefined;
+  /** Days of the week on which they may be, Monday 1 to Sunday 7; left out or none: all. */
+  weekdays?: readonly number[] | undefined;
+};
+
+/** The allowed day of the week nearest to a day, the later of two as near, and none before `from`. */
+function onWeekday(day: IsoDay, weekdays: readonly number[], from: IsoDay): IsoDay {
+  if (weekdays.length === 0) return day;
+  for (let off = 0; off < 7 + leastRest; off++)
+    for (const by of off === 0 ? [0] : [off, -off]) {
+      const tried = plusDays(day, by);
+      if (tried >= from && weekdays.includes(getISODay(tried))) return tried;
+    }
+  throw new RangeError(`no day of the week is one of ${weekdays.join(", ")}`);
 }
 
 /**
  * The day of each session: those that were worked, or are being worked, on their own days; those to come by the series'
- * interval from the last of them, or from its start while there is none.
+ * rhythm from the last of them, or from its start while there is none. Each is reckoned from the one before, so that a
+ * moved session moves what follows.
  */
-export function sessionDays(
-  worked: readonly string[],
-  settings: { startOn: string; intervalDays: number },
-  sessions: number,
-): string[] {
-  const last = worked.at(-1);
-  if (last === undefined) return seriesDates(settings.startOn, settings.intervalDays, sessions);
-  const ahead = seriesDates(last, settings.intervalDays, Math.max(0, sessions - worked.length) + 1).slice(1);
-  return [...worked.slice(0, sessions), ...ahead];
+export function sessionDays(worked: readonly IsoDay[], rhythm: Rhythm, sessions: number): IsoDay[] {
+  const { startOn, intervalDays, laterDays = intervalDays, weekdays = [] } = rhythm;
+  for (const interval of [intervalDays, laterDays])
+    if (!(interval >= leastRest))
+      throw new RangeError(`at least ${leastRest} days lie between sessions, got ${interval}`);
+  const days = worked.slice(0, sessions);
+  while (days.length < sessions) {
+    const last = days.at(-1);
+    days.push(
+      last === undefined
+        ? onWeekday(startOn, weekdays, startOn)
+        : onWeekday(
+            plusDays(last, days.length < sessions / 2 ? intervalDays : laterDays),
+            weekdays,
+            plusDays(last, leastRest),
+          ),
+    );
+  }
+  return days;
 }
 
 /** Days of the visits at the beginning of a series that are not merely planned. */
@@ -26,3 +58,13 @@ export const daysWorked = (visits: readonly { status: string; onDate: string }[]
   const first = visits.findIndex((visit) => visit.status === "planned");
   return visits.slice(0, first < 0 ? undefined : first).map((visit) => visit.onDate);
 };
+
+const weekdayNames = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"] as const;
+export const weekdayName = (day: number): string => weekdayNames[day - 1]!;
+
+/** "every 7 days, then every 14, on Tue, Thu" */
+export function rhythmWords({ intervalDays, laterDays, weekdays = [] }: Rhythm): string {
+  const later = laterDays === undefined || laterDays === intervalDays ? "" : `, then every ${laterDays}`;
+  const on = weekdays.length === 0 || weekdays.length === 7 ? "" : `, on ${weekdays.map(weekdayName).join(", ")}`;
+  return `every ${intervalDays} days${later}${on}`;
+}

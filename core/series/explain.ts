@@ -22,7 +22,7 @@ import {
   rulebook,
 } from "./rulebook";
 import { coverageItems, delivered, doseOfStep, scoreOf, worthOf, type CoverageItem } from "./score";
-import { templateOf } from "./template";
+import { sessionsOf } from "./course";
 
 const minutes = (value: number) => `${Math.round(value * 10) / 10} min`;
 const list = (words: readonly string[]) =>
@@ -31,7 +31,7 @@ const list = (words: readonly string[]) =>
 /** Why a step is in the plan, as sentences, the weightiest first. Never empty. */
 export function whyStep(input: PlanInput, sessions: readonly PlannedSession[], session: number, step: Step): string[] {
   const technique = techniqueOf(step.technique);
-  const template = templateOf(input.template).sessions[session]!;
+  const template = sessionsOf(input)[session]!;
   const steps = sessions[session]!.steps;
   const reasons: string[] = [];
   if (input.locks.some((lock) => lock.session === session && lock.technique === step.technique && lock.kind === "keep"))

@@ -31,7 +31,7 @@ import {
   liesIn,
 } from "./rulebook";
 import { coverageItems, counted, loadCost, positionCost, slopePoints, slopes, totalLoad } from "./score";
-import { templateOf } from "./template";
+import { sessionsOf } from "./course";
 
 const positions: readonly Position[] = ["prone", "supine", "side", "seated"];
 
@@ -58,7 +58,7 @@ export type Formulation = {
  */
 export function formulate(input: PlanInput): Formulation {
   const model = new LinearModel();
-  const { sessions } = templateOf(input.template);
+  const sessions = sessionsOf(input);
   const from = input.done.length;
   const uses: Use[] = [];
   const positionColumns = new Map<string, number>();

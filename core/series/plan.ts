@@ -4,6 +4,7 @@ import type { Target } from "../reading/target";
 import type { Outcome } from "../screening/outcome";
 import type { Position } from "../techniques/technique";
 import type { Minutes } from "../units";
+import type { Course } from "./course";
 
 /** What the practitioner fixed by hand. Sessions count from 0. */
 export type Lock = { session: number; technique: string; kind: "keep" | "leave-out" };
@@ -18,6 +19,8 @@ export type PlannedSession = { steps: readonly Step[] };
 /** Everything a plan is solved from. The same input, solved to the same gap, gives the same plan. */
 export type PlanInput = {
   template: string;
+  /** Which of its sessions, where that is not one after the other. */
+  course?: Course;
   /** Minutes of hands-on work per session. */
   tableMinutes: Minutes;
   targets: readonly Target[];

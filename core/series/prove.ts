@@ -6,7 +6,7 @@ import type { PlanInput } from "./plan";
 import { emptyArc } from "./arc-minutes";
 import { whyNot } from "./rulebook";
 import { scoreOf } from "./score";
-import { templateOf } from "./template";
+import { sessionsOf } from "./course";
 
 /** A rule that cannot hold together with the others, and by how much it would have to give. */
 export type Conflict = { rule: string; by: number; unit: string };
@@ -30,7 +30,7 @@ export function hopeless(input: PlanInput): Conflict[] {
       ? [{ rule: `session ${lock.session + 1}: ${technique.name} is locked in, but ${no}`, by: 1, unit: "step" }]
       : [];
   });
-  const { sessions } = templateOf(input.template);
+  const sessions = sessionsOf(input);
   const arcs = sessions.flatMap((_, s) => {
     const no = s < input.done.length ? undefined : emptyArc(s, input);
     return no ? [{ rule: `session ${s + 1}: ${no}`, by: 1, unit: "step" }] : [];

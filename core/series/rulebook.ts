@@ -8,7 +8,7 @@ import { techniqueOf } from "../techniques/library";
 import { isStrong, type Medium, type Position, type Technique } from "../techniques/technique";
 import { arcOf, isListening } from "./arc-session";
 import { halves, type PlanInput, type StepMinutes } from "./plan";
-import { templateOf } from "./template";
+import { sessionsOf } from "./course";
 
 /**
  * The numbers of the plan's rules, in one place for the model that obeys them and the checker that does not trust
@@ -138,7 +138,7 @@ function knownOf(input: PlanInput): Known {
     pressure: input.pressureCeiling,
     origin: "preference",
   };
-  const cautions = templateOf(input.template).sessions.map((_, s) => [
+  const cautions = sessionsOf(input).map((_, s) => [
     ...input.cautions.filter((caution) => {
       const day = input.days[s];
       // a session without a day yet is held to everything that is known
@@ -210,7 +210,7 @@ export function dosed(technique: Technique, minutes: number, session: number, in
 
 /** Why a technique cannot be in a session at all, as a sentence; undefined when it can. */
 export function whyNot(technique: Technique, session: number, input: PlanInput): string | undefined {
-  const template = templateOf(input.template).sessions[session];
+  const template = sessionsOf(input)[session];
   if (!template) return `there is no session ${session + 1}`;
   const { no } = verdictIn(technique, session, input);
   if (no) return no;
@@ -257,7 +257,7 @@ export const isLeftOut = (technique: Technique, session: number, input: PlanInpu
 
 /** Light-touch blocks a session may have. */
 export function mostLightBlocks(session: number, input: PlanInput): number {
-  const { arc, light } = templateOf(input.template).sessions[session]!;
+  const { arc, light } = sessionsOf(input)[session]!;
   return arc ? rulebook.mostSteps : light ? rulebook.lightBlocks.light : rulebook.lightBlocks.structural;
 }
 
@@ -272,7 +272,7 @@ export function offeredIn(input: PlanInput): readonly Technique[] {
 
 /** Techniques that are of use in a session: eligible, reaching its territory or a target, and not without preparation. */
 export function candidates(input: PlanInput, session: number): Technique[] {
-  const template = templateOf(input.template).sessions[session]!;
+  const template = sessionsOf(input)[session]!;
   // an arc is what it is: nothing has to be found for it, and nothing in it needs preparation
   if (template.arc) return catalogue.filter((technique) => !whyNot(technique, session, input));
   const wanted = new Set<RegionKey>(regionKeys.filter((region) => template.territory[region]));

@@ -32,7 +32,7 @@ import {
   turnMinutes,
 } from "./rulebook";
 import { positionsUsed, strain } from "./score";
-import { templateOf } from "./template";
+import { sessionsOf } from "./course";
 
 export type RuleName =
   | "technique"
@@ -66,17 +66,17 @@ const of = (step: Step): Technique => techniqueOf(step.technique);
  */
 export function breaches(input: PlanInput, sessions: readonly PlannedSession[]): Breach[] {
   const found: Breach[] = [];
-  const template = templateOf(input.template);
+  const { length } = sessionsOf(input);
   const say = (rule: RuleName, session: number, sentence: string, by = 1) =>
     found.push({ rule, session, sentence: `Session ${session + 1}: ${sentence}`, by });
 
-  if (sessions.length !== template.sessions.length)
+  if (sessions.length !== length)
     return [
       {
         rule: "length of series",
         session: 0,
-        sentence: `The series has ${template.sessions.length} sessions and the plan ${sessions.length}.`,
-        by: Math.abs(sessions.length - template.sessions.length),
+        sentence: `The series has ${length} sessions and the plan ${sessions.length}.`,
+        by: Math.abs(sessions.length - length),
       },
     ];
   for (const [index, session] of sessions.entries())

@@ -6,7 +6,7 @@ import { hasTag, regionsTouched } from "../techniques/touches";
 import { cautionsOn, entryOf, factsOf } from "../test/facts";
 import { exampleInput, smallInput } from "../test/plan-inputs";
 import { screen } from "../screening/screen";
-import { daysWorked, seriesDates, sessionDays } from "./dates";
+import { daysWorked, sessionDays } from "./dates";
 import { cautionsOnStep, heldBack } from "./explain";
 import { quickPlan } from "../test/quick-plan";
 import { minutesOf, sessionMinutes, type PlanInput, type PlannedSession } from "./plan";
@@ -125,8 +125,6 @@ describe("days of a series", () => {
     expect(daysWorked(visits)).toEqual(["2026-01-02", "2026-01-19"]);
     expect(daysWorked(visits.slice(0, 2))).toEqual(["2026-01-02", "2026-01-19"]);
     expect(daysWorked([])).toEqual([]);
-    expect(seriesDates("2024-02-19", 10, 3)).toEqual(["2024-02-19", "2024-02-29", "2024-03-10"]);
-    expect(() => seriesDates("2026-01-01", 1, 3)).toThrow(/at least 2 days/);
   });
 });
 

@@ -7,7 +7,7 @@ import type { Technique } from "../techniques/technique";
 import type { Target } from "../reading/target";
 import type { PlanInput, PlannedSession, Step } from "./plan";
 import { workingDepth } from "./rulebook";
-import { templateOf } from "./template";
+import { sessionsOf } from "./course";
 
 /** Share of the score that follows the client's targets; the rest follows the template's arc. */
 const targetShare = 0.6;
@@ -93,7 +93,7 @@ function remembered(dose: CoverageItem["dose"]): CoverageItem["dose"] {
 
 export function coverageItems(input: PlanInput): CoverageItem[] {
   const items: CoverageItem[] = [];
-  const { sessions } = templateOf(input.template);
+  const sessions = sessionsOf(input);
   const weights = input.targets.reduce((sum, target) => sum + target.weight, 0);
   const share = weights > 0 ? targetShare : 0;
   for (const target of input.targets)

@@ -31,7 +31,7 @@ import {
   verdictIn,
 } from "./rulebook";
 import { coverageItems, counted, loadCost, positionCost, slopePoints, totalLoad } from "./score";
-import { templateOf } from "./template";
+import { sessionsOf } from "./course";
 
 /** The plan's input turned into numbers that are quick to search: times in half minutes, regions and positions in bits. */
 export type SearchSpace = {
@@ -130,7 +130,7 @@ function where<T>(list: readonly T[], test: (each: T) => boolean): number[] {
 }
 
 export function searchSpace(input: PlanInput): SearchSpace {
-  const { sessions } = templateOf(input.template);
+  const sessions = sessionsOf(input);
   const from = input.done.length;
   const coverage = coverageItems(input);
   const items: Item[] = coverage.map((item) => {

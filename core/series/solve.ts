@@ -10,7 +10,7 @@ import { searchSpace, type Room } from "./search-space";
 import type { Technique } from "../techniques/technique";
 
 /** Raised whenever the same input, seed and moves would find another plan than before. */
-export const solverVersion = 3;
+export const solverVersion = 4;
 
 /** How long a plan is looked for: by changes tried, not by the clock, so that every machine finds the same plan. */
 export type Effort = { seed: number; moves: number };

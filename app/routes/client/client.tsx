@@ -10,7 +10,6 @@ import { depthOf } from "~core/anatomy/layers";
 import { shapeOf } from "~core/anatomy/shape";
 import { ageOn } from "~core/client";
 import { keptBetween, keptRange } from "~core/change/carry-over";
-import { templateOf } from "~core/series/template";
 import { isActive } from "~core/screening/outcome";
 import { questions } from "~core/screening/questions";
 import { momentsOfClient } from "~app/readings.server";
@@ -25,7 +24,7 @@ import { seriesOf } from "~data/series";
 import { CautionChips } from "./cautions/caution-chips";
 import { PathStrip } from "./path-strip";
 import type { StripVisit } from "./path-strip-layout";
-import { unsafeIn } from "./plan-input.server";
+import { sessionsOfSeries, unsafeIn } from "./plan-input.server";
 import { visitOf } from "./workspace.server";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -40,12 +39,12 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
     const { visit, visits } = await visitOf(tx, client.id, request);
     const series = await seriesOf(tx, client.id);
     const moments = await momentsOfClient(tx, client.id);
-    const template = series && templateOf(series.template);
+    const sessions = series && sessionsOfSeries(series);
     const current = visits.find((each) => each.status !== "closed");
     const judged = await judgedOf(tx, client, practitioner);
     const broken = new Set(unsafeIn(client, series, visits, judged).map((breach) => breach.session));
     const strip = visits.map((each): StripVisit => {
-      const planned = template?.sessions[each.ordinal - 1];
+      const planned = sessions?.[each.ordinal - 1];
       const kept = keptBetween(moments, each.ordinal - 1);
       return {
         ordinal: each.ordinal,

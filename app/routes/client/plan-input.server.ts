@@ -1,7 +1,7 @@
 import { currentKey, libraryInUse } from "~core/techniques/library";
 import { tableMinutesOf, type Lock, type PlanInput, type PlannedSession } from "~core/series/plan";
 import { daysWorked, sessionDays } from "~core/series/dates";
-import { templateOf } from "~core/series/template";
+import { sessionsOf } from "~core/series/course";
 import { unsafe, type Breach } from "~core/series/rules";
 import type { IsoDay } from "~core/days";
 import type { Judged } from "~core/screening/outcome";
@@ -37,6 +37,10 @@ export async function workedSessions(
   return closed.map(({ id, ordinal }) => worked.get(id) ?? series?.plan?.sessions[ordinal - 1] ?? { steps: [] });
 }
 
+/** The sessions of a stored series, as its template and its course have them. */
+export const sessionsOfSeries = ({ template, settings }: Pick<Series, "template" | "settings">) =>
+  sessionsOf({ template, course: settings.course });
+
 /** What may be planned, where that is not the starting catalogue. */
 function offer(): { techniques?: string[] } {
   const { versions, offered } = libraryInUse();
@@ -61,6 +65,7 @@ export async function planInputOf(
   const done = await workedSessions(tx, visits, series);
   return {
     template,
+    ...(settings.course ? { course: settings.course } : {}),
     tableMinutes: tableMinutesOf(settings.bookedMinutes),
     // what was left out of the reading is no target of the plan
     targets: (reading ?? (await readingOf(tx, client, visits))).targets.filter(({ weight }) => weight > 0),
@@ -72,7 +77,7 @@ export async function planInputOf(
     ...offer(),
     // what was decided to be set aside does not reach the plan
     cautions: judged.filter((caution) => !caution.decided),
-    days: sessionDays(daysWorked(visits), settings, templateOf(template).sessions.length),
+    days: sessionDays(daysWorked(visits), settings, sessionsOf({ template, course: settings.course }).length),
     done,
   };
 }
@@ -88,13 +93,14 @@ export function unsafeIn(
   if (!series?.plan) return [];
   const closed = visits.findIndex((visit) => visit.status !== "closed");
   const done = series.plan.sessions.slice(0, closed < 0 ? visits.length : closed);
-  const { sessions } = templateOf(series.template);
+  const sessions = sessionsOfSeries(series);
   const days = sessionDays(daysWorked(visits), series.settings, sessions.length).map((day, s) =>
     s === moved?.session ? moved.on : day,
   );
   return unsafe(
     {
       template: series.template,
+      ...(series.settings.course ? { course: series.settings.course } : {}),
       tableMinutes: tableMinutesOf(series.settings.bookedMinutes),
       targets: [],
       complaintRegion: client.complaintRegion,

@@ -15,6 +15,7 @@ import { techniqueOf } from "~core/techniques/library";
 import { agree } from "~app/consent.server";
 import { obstaclesOf } from "~app/may-start.server";
 import { judgedOf } from "~app/screening.server";
+import { sessionsOfSeries } from "~app/routes/client/plan-input.server";
 import { inSession, signedIn } from "~app/session.server";
 import { today } from "~app/today.server";
 import { validate } from "~app/validation";
@@ -25,7 +26,6 @@ import { answersOf, recordAnswer } from "~data/screening";
 import { seriesOf } from "~data/series";
 import { eventsOf } from "~data/session-events";
 import { getVisit } from "~data/visits";
-import { templateOf } from "~core/series/template";
 import { shapeOf } from "~core/anatomy/shape";
 import { FigureShape } from "~app/ui/figure-shape";
 import { bringLibrary } from "~app/ui/library-in-use";
@@ -42,7 +42,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
     const visit = await getVisit(tx, params.visitId);
     const client = await getClient(tx, visit.clientId);
     const series = await seriesOf(tx, client.id);
-    const session = series && templateOf(series.template).sessions[visit.ordinal - 1];
+    const session = series && sessionsOfSeries(series)[visit.ordinal - 1];
     const planned = series?.plan?.sessions[visit.ordinal - 1];
     const events = await eventsOf(tx, visit.id);
     if (events.length === 0 && (!planned || visit.status === "closed"))

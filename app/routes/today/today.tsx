@@ -12,10 +12,10 @@ import { keptBetween, keptWords } from "~core/change/carry-over";
 import { formatDifference } from "~core/measure/format";
 import { sessionMinutes } from "~core/series/plan";
 import { strain } from "~core/series/score";
-import { templateOf } from "~core/series/template";
 import { acting } from "~core/screening/outcome";
 import { judgedOf } from "~app/screening.server";
 import { momentsOfClient } from "~app/readings.server";
+import { sessionsOfSeries } from "~app/routes/client/plan-input.server";
 import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
 import { weekday } from "~app/ui/dates";
@@ -46,7 +46,7 @@ export function loader({ context }: Route.LoaderArgs) {
               .slice(0, 3)
           : [];
       const kept = keptBetween(moments, (latest?.ordinal ?? 1) - 1);
-      const template = series && templateOf(series.template).sessions[visit.ordinal - 1];
+      const template = series && sessionsOfSeries(series)[visit.ordinal - 1];
       briefs.push({
         visitId: visit.id,
         clientId: client.id,

@@ -5,8 +5,8 @@ import { useMemo } from "react";
 import type { Route } from "./+types/arc";
 import { arcAfter } from "~core/light-touch/arc";
 import { formNames, forms, formAfter, minutesOf, type Form } from "~core/light-touch/arc-steps";
-import { templateOf } from "~core/series/template";
 import { arcOfVisit } from "~app/arc.server";
+import { sessionsOfSeries } from "~app/routes/client/plan-input.server";
 import { inSession } from "~app/session.server";
 import { visitOf } from "~app/routes/client/workspace.server";
 import { usePressed } from "~app/routes/client/table/use-pressed";
@@ -41,7 +41,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
       ...(await arcOfVisit(tx, client, visit, practitioner)),
       last: made.at(-1),
       /** What the series has for this visit. */
-      planned: series?.plan ? templateOf(series.template).sessions[visit.ordinal - 1]?.arc : undefined,
+      planned: series?.plan ? sessionsOfSeries(series)[visit.ordinal - 1]?.arc : undefined,
     };
   });
 }

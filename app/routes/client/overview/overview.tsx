@@ -14,12 +14,12 @@ import { shortNow, shortWords } from "~core/move/short";
 import { weakStations } from "~core/reading/listening-targets";
 import { leastSure } from "~core/reading/aim";
 import { sessionMinutes } from "~core/series/plan";
-import { templateOf } from "~core/series/template";
 import { foldRun } from "~core/session/fold";
 import { offNow, wordsOf } from "~core/table/results";
 import { momentsOfClient } from "~app/readings.server";
 import { heardOf } from "~app/light.server";
 import { movedOf, tableOf } from "~app/table.server";
+import { sessionsOfSeries } from "~app/routes/client/plan-input.server";
 import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
@@ -46,7 +46,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
         ? oneChangeEach(compareMoments(first.readings, last.readings)).filter((change) => change.verdict === "clear")
         : [];
     const kept = keptBetween(moments, visit.ordinal - 1);
-    const names = series && templateOf(series.template).sessions[visit.ordinal - 1];
+    const names = series && sessionsOfSeries(series)[visit.ordinal - 1];
     const table = await tableOf(tx, visits);
     // every check that said so; ranges and stations where it is four in five sure, as for a target
     const off = offNow(table).map(({ check, at, moment }) => ({

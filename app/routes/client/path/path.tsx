@@ -3,35 +3,29 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MuiLink from "@mui/material/Link";
 import Typography from "@mui/material/Typography";
-import { randomUUID } from "node:crypto";
 import { useCallback, useMemo, useRef, useState } from "react";
-import { data, Link, useFetcher } from "react-router";
+import { Link, useFetcher } from "react-router";
 import type { Route } from "./+types/path";
-import { tableMinutesOf, type Lock, type Plan, type PlanInput, type PlannedSession } from "~core/series/plan";
+import { sessionsOf } from "~core/series/course";
+import { rhythmWords, sessionDays } from "~core/series/dates";
 import { repairStability, usualStability } from "~core/series/draft";
 import { differences } from "~core/series/edit";
-import { breaches } from "~core/series/rules";
+import { changedCourse, goingOn, whyNotChange, type CourseChange, type Numbered } from "~core/series/lengthen";
+import { tableMinutesOf, type Lock, type Plan, type PlannedSession } from "~core/series/plan";
 import { scoreOf } from "~core/series/score";
 import { sinceInShort, sinceSolved, sinceWords } from "~core/series/since";
-import { daysWorked, sessionDays } from "~core/series/dates";
-import { isActive } from "~core/screening/outcome";
-import { usualSchool } from "~core/screening/facts";
-import { templateOf, usualTemplate } from "~core/series/template";
+import { templateOf } from "~core/series/template";
+import { counted } from "~core/words";
 import { inSession } from "~app/session.server";
-import { today } from "~app/today.server";
-import { judgedOf } from "~app/screening.server";
-import { shortDay } from "~app/ui/dates";
-import { planInputOf, unsafeIn } from "~app/routes/client/plan-input.server";
 import { Empty } from "~app/ui/page";
-import { validate, versionOf, type FieldErrors } from "~app/validation";
-import { getClient } from "~data/clients";
-import { Stale } from "~data/errors";
-import { saveSeries, seriesOf, type SeriesSettings } from "~data/series";
-import { listVisits, planVisits } from "~data/visits";
+import type { FieldErrors } from "~app/validation";
+import type { SeriesSettings } from "~data/series";
+import { CourseButtons } from "./course-buttons";
 import { EditBar } from "./edit-bar";
+import { SeriesHints } from "./hints";
 import { PlanGrid } from "./plan-grid";
+import { keepSeries, seriesId, seriesView } from "./series.server";
 import { SessionPanel } from "./session-panel";
-import { planSchema, seriesSchema } from "./series-form";
 import { SettingsDialog } from "./settings-dialog";
 import { Solving } from "./solving";
 import { Sequences } from "./sequences";
@@ -39,152 +33,85 @@ import { TargetList } from "./target-list";
 import { usePlanEdit } from "./use-plan-edit";
 import { useSolver } from "./use-solver";
 
-const usualSettings = (startOn: string, order: number): SeriesSettings => ({
-  bookedMinutes: 90,
-  thumbBudget: 40,
-  startOn,
-  intervalDays: 10,
-  order,
-  locks: [],
-});
+/** What was chosen for a series. */
+type Chosen = { template: string; settings: SeriesSettings };
 
 export function loader({ params, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx, practitioner }) => {
-    const client = await getClient(tx, params.clientId);
-    const series = await seriesOf(tx, client.id);
-    const visits = await listVisits(tx, client.id);
-    const settings =
-      series?.settings ??
-      usualSettings(visits[0]?.onDate ?? today(), { ...usualSchool, ...practitioner.settings.school }.order);
-    const template = series?.template ?? usualTemplate().key;
-    const judged = await judgedOf(tx, client, practitioner);
-    const input = await planInputOf(tx, client, series, template, settings, judged);
-    const current = visits.find((visit) => visit.status !== "closed");
-    return {
-      seriesId: series?.id ?? randomUUID(),
-      version: series?.version ?? 0,
-      template,
-      settings: { ...settings, locks: input.locks as Lock[] },
-      plan: series?.plan ?? null,
-      input,
-      worked: daysWorked(visits),
-      current: (current?.ordinal ?? visits.length + 1) - 1,
-      broken: unsafeIn(client, series, visits, judged).map(({ session, sentence }) => ({ session, sentence })),
-      refer: referring(input),
-    };
+    const { client: _, series, visits: __, ...view } = await seriesView(tx, practitioner, params.clientId);
+    return { ...view, seriesId: seriesId(series), version: series?.version ?? 0, plan: series?.plan ?? null };
   });
 }
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
-/** Why nothing may be planned: cautions that refer on a day still to come. */
-const referring = (input: PlanInput): string[] =>
-  input.cautions
-    .filter(
-      (caution) =>
-        caution.kind === "refer" && input.days.slice(input.done.length).some((day) => isActive(caution, day)),
-    )
-    .map(
-      (caution) => `${caution.title}: ${caution.reason}${caution.until ? ` Until ${shortDay(caution.until)}.` : ""}`,
-    );
-
 export function action({ params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx, practitioner, body }) => {
-    const sent = body.fields;
-    const series = await validate(seriesSchema, sent);
-    if (series.errors) return data({ errors: series.errors }, { status: 400 });
-    const client = await getClient(tx, params.clientId);
-    const stored = await seriesOf(tx, client.id);
-    const settings = series.value.settings as SeriesSettings;
-    let plan = null;
-    if (sent.plan) {
-      const checked = await validate(planSchema, sent.plan);
-      if (checked.errors) return data({ errors: checked.errors }, { status: 400 });
-      // The server trusts no solver: its own findings, its own rules, its own arithmetic.
-      const input = await planInputOf(
-        tx,
-        client,
-        stored,
-        series.value.template,
-        settings,
-        await judgedOf(tx, client, practitioner),
-      );
-      const refer = referring(input);
-      if (refer.length > 0) return data({ breaches: refer }, { status: 422 });
-      const sessions = [...input.done, ...(checked.value.sessions as PlannedSession[]).slice(input.done.length)];
-      const broken = breaches(input, sessions);
-      if (broken.length > 0) return data({ breaches: broken.map((breach) => breach.sentence) }, { status: 422 });
-      plan = {
-        sessions,
-        score: scoreOf(input, sessions),
-        ...(checked.value.bound === undefined ? {} : { bound: checked.value.bound }),
-        ...(checked.value.made === undefined ? {} : { made: checked.value.made }),
-        targets: [...input.targets],
-        solvedAt: new Date().toISOString(),
-      };
-    }
-    try {
-      await saveSeries(tx, {
-        id: stored?.id ?? series.value.id,
-        clientId: client.id,
-        template: series.value.template,
-        settings,
-        plan: plan ?? stored?.plan ?? null,
-        version: versionOf(sent),
-      });
-    } catch (error) {
-      if (error instanceof Stale) return data({ stale: true }, { status: 409 });
-      throw error;
-    }
-    if (plan)
-      await planVisits(
-        tx,
-        client.id,
-        sessionDays(daysWorked(await listVisits(tx, client.id)), settings, plan.sessions.length),
-      );
-    return { ok: true };
-  });
+  return inSession(context, ({ tx, practitioner, body }) => keepSeries(tx, practitioner, params.clientId, body.fields));
 }
 
 export default function Path({ loaderData, params: { clientId } }: Route.ComponentProps) {
-  const { input, settings, template, seriesId, version, current, broken, refer, worked } = loaderData;
+  const { input, settings, template, seriesId: id, version, current, broken, refer, worked } = loaderData;
   const [editing, setEditing] = useState(false);
   const panel = useRef<HTMLElement>(null);
-  const [session, setSession] = useState(Math.min(current, templateOf(template).sessions.length - 1));
+  const [session, setSession] = useState(Math.min(current, sessionsOf(input).length - 1));
   const [step, setStep] = useState<string | undefined>();
   const saver = useFetcher<{ ok?: boolean; errors?: FieldErrors; breaches?: string[]; stale?: boolean }>();
   const { submit } = saver;
   const save = useCallback(
-    (next: { template: string; settings: SeriesSettings }, plan: Plan | null) =>
-      void submit({ id: seriesId, version, ...next, plan } as never, {
+    (next: Chosen, plan: Plan | null) =>
+      void submit({ id, version, ...next, plan } as never, {
         method: "post",
         encType: "application/json",
       }),
-    [submit, seriesId, version],
+    [submit, id, version],
   );
   const solver = useSolver();
-  /** `keeping`: the plan in force is changed as little as the new settings allow. */
-  const solveWith = (next: { template: string; settings: SeriesSettings }, keeping = false) =>
+  // what is being solved for, while that is something else
+  const [asked, setAsked] = useState<Chosen>();
+  /** `kept`: a plan that is changed as little as the new settings allow. */
+  const solveWith = (next: Chosen, kept?: readonly PlannedSession[]) => {
+    const { course: _, ...rest } = input;
+    const { course } = next.settings;
+    setAsked(next);
     solver.start(
       {
-        ...input,
+        ...rest,
         template: next.template,
+        ...(course ? { course } : {}),
         thumbBudget: next.settings.thumbBudget,
         ...(next.settings.order ? { order: next.settings.order } : { order: 0 }),
         tableMinutes: tableMinutesOf(next.settings.bookedMinutes),
         locks: next.settings.locks,
-        days: sessionDays(worked, next.settings, templateOf(next.template).sessions.length),
+        days: sessionDays(worked, next.settings, sessionsOf({ template: next.template, course }).length),
       },
       (plan) => save(next, plan),
-      keeping && loaderData.plan ? { kept: loaderData.plan.sessions, ...usualStability } : undefined,
+      kept && { kept, ...usualStability },
     );
+  };
+  const inForce = loaderData.plan?.sessions;
+  const numbered: Numbered = {
+    template,
+    course: settings.course,
+    locks: settings.locks,
+    sessions: inForce ?? [],
+  };
+  /** Other sessions than before: those that stay keep their steps as far as they may. */
+  const takeCourse = (own: Numbered, chosen: SeriesSettings) => {
+    const { course: _, ...others } = chosen;
+    const { course, locks, sessions } = own;
+    solveWith(
+      { template: own.template, settings: { ...others, locks: [...locks], ...(course && { course: [...course] }) } },
+      inForce && own.template === template ? sessions : undefined,
+    );
+  };
+  const changeCourse = (change: CourseChange) => inForce && takeCourse(changedCourse(numbered, change), settings);
   const setLock = (technique: string, kind: Lock["kind"] | null) => {
     const locks = settings.locks.filter((lock) => !(lock.session === session && lock.technique === technique));
     if (kind) locks.push({ session, technique, kind });
-    solveWith({ template, settings: { ...settings, locks } }, true);
+    solveWith({ template, settings: { ...settings, locks } }, inForce);
   };
 
-  const byHand = usePlanEdit(input, loaderData.plan?.sessions);
+  const byHand = usePlanEdit(input, inForce);
   const changed = byHand.sessions;
   /** Everything that was changed by hand stays; around it as few steps as can be are changed. */
   const repair = () => {
@@ -219,6 +146,8 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
     [changed, input],
   );
   const plan = solver.state.kind === "solving" && solver.state.plan ? solver.state.plan : (handmade ?? loaderData.plan);
+  const shown = solver.state.kind === "solving" && asked ? asked : { template, settings };
+  const names = sessionsOf({ template: shown.template, course: shown.settings.course });
   const answer = saver.data;
   const brokenSessions = [...new Set(broken.map((each) => each.session))];
   return (
@@ -232,8 +161,9 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
       <Box sx={{ p: { xs: 2, sm: 3 }, pt: 2, minWidth: 0 }}>
         <Box sx={{ display: "flex", flexWrap: "wrap", alignItems: "center", gap: 1.5, mb: 1.5 }}>
           <Typography sx={{ flex: 1, color: "text.secondary", minWidth: 260 }}>
-            {templateOf(template).name}, {settings.bookedMinutes} min booked ({input.tableMinutes} at the table), every{" "}
-            {settings.intervalDays} days
+            {templateOf(template).name}
+            {settings.course ? ` in ${counted(settings.course.length, "session")}` : ""}, {settings.bookedMinutes} min
+            booked ({input.tableMinutes} at the table), {rhythmWords(settings)}
           </Typography>
           <Button component={Link} to={`/library?client=${clientId}`} color="inherit">
             Library for them
@@ -266,7 +196,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
                 color="inherit"
                 sx={{ whiteSpace: "nowrap" }}
                 disabled={saver.state !== "idle"}
-                onClick={() => solveWith({ template, settings }, true)}
+                onClick={() => solveWith({ template, settings }, inForce)}
               >
                 Solve again within the cautions
               </Button>
@@ -302,6 +232,16 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
               </details>
             </Alert>
           )}
+        {refer.length === 0 && !changed && solver.state.kind !== "solving" && (
+          <SeriesHints
+            hints={loaderData.hints}
+            rhythm={loaderData.rhythm}
+            wait={loaderData.wait}
+            busy={saver.state !== "idle"}
+            put={({ change }) => changeCourse(change)}
+            spread={({ of, to }) => save({ template, settings: { ...settings, [of]: to } }, null)}
+          />
+        )}
         <Solving state={solver.state} cancel={solver.cancel} />
         {answer?.breaches && (
           <Alert severity="error" sx={{ mb: 2 }}>
@@ -339,7 +279,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
         {plan ? (
           <PlanGrid
             input={input}
-            template={template}
+            names={names}
             sessions={plan.sessions}
             chosen={session}
             current={current}
@@ -378,9 +318,16 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
         {plan ? (
           <SessionPanel
             input={input}
-            template={template}
+            named={names[Math.min(session, names.length - 1)]!}
             plan={plan}
-            session={session}
+            session={Math.min(session, plan.sessions.length - 1)}
+            course={
+              <CourseButtons
+                no={(kind) => whyNotChange(numbered, { kind, session }, input.done.length)}
+                change={(kind) => changeCourse({ kind, session })}
+                busy={solver.state.kind === "solving" || saver.state !== "idle" || changed !== undefined}
+              />
+            }
             step={step}
             setStep={setStep}
             locks={settings.locks}
@@ -406,9 +353,10 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
           settings={settings}
           input={input}
           close={() => setEditing(false)}
-          apply={(next) => {
+          apply={({ next, ...chosen }) => {
             setEditing(false);
-            solveWith(next);
+            if (next === undefined) solveWith(chosen);
+            else takeCourse(goingOn(numbered, input.done.length, next, chosen.template), chosen.settings);
           }}
         />
       )}

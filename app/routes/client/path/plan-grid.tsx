@@ -4,7 +4,7 @@ import { layers } from "~core/anatomy/layers";
 import { regions } from "~core/anatomy/regions";
 import { techniqueOf } from "~core/techniques/library";
 import { sessionMinutes, type PlanInput, type PlannedSession } from "~core/series/plan";
-import { templateOf } from "~core/series/template";
+import type { TemplateSession } from "~core/series/template";
 import { CautionMark } from "~app/ui/caution-mark";
 import { depthColours } from "~app/ui/theme";
 import { planCells } from "./plan-grid-layout";
@@ -18,7 +18,7 @@ const layerHeight = 6.2;
 /** Sessions across, territories down; bars hang from the surface, as long as the depth and as wide as the minutes. */
 export function PlanGrid({
   input,
-  template,
+  names,
   sessions,
   chosen,
   current,
@@ -26,7 +26,8 @@ export function PlanGrid({
   choose,
 }: {
   input: PlanInput;
-  template: string;
+  /** The sessions as the series has them. */
+  names: readonly TemplateSession[];
   sessions: readonly PlannedSession[];
   chosen: number;
   current: number;
@@ -35,7 +36,6 @@ export function PlanGrid({
   choose: (session: number, step: string | undefined) => void;
 }) {
   const { tokens } = useTheme();
-  const names = templateOf(template).sessions;
   const width = 800;
   const column = (width - left) / sessions.length;
   const cells = planCells(sessions, Math.min(44, column - 10));

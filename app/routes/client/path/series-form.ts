@@ -1,5 +1,7 @@
 import { array, number, object, string } from "yup";
 import { isTechnique } from "~core/techniques/library";
+import { earlier, isCourse, longest } from "~core/series/course";
+import { leastRest } from "~core/series/dates";
 import { isTemplate } from "~core/series/template";
 
 const whole = (name: string, from: number, to: number) =>
@@ -31,13 +33,27 @@ export const seriesSchema = object({
     startOn: string()
       .matches(/^\d{4}-\d{2}-\d{2}$/, "First session: use year-month-day, got “${value}”.")
       .required("First session: choose a day."),
-    intervalDays: whole("Days between sessions", 2, 42),
+    intervalDays: whole("Days between sessions", leastRest, 42),
+    laterDays: whole("Days between later sessions", leastRest, 42).notRequired().default(undefined),
+    weekdays: array(whole("Day of the week", 1, 7))
+      .max(7)
+      .default(undefined)
+      .optional(),
+    course: array(whole("Session of the template", earlier, longest))
+      .max(longest)
+      .default(undefined)
+      .optional(),
     order: number()
       .typeError("Order of patterns: choose one.")
       .min(0, "Order of patterns: at least 0, got ${value}.")
       .max(1, "Order of patterns: at most 1, got ${value}."),
     locks: array(lockSchema).max(200).default([]),
-  }).required(),
+  })
+    .required()
+    .test("course", "Sessions: they are not those of the template.", ({ course }, { parent }) => {
+      const { template } = parent as { template: unknown };
+      return !isTemplate(template) || isCourse({ template, course });
+    }),
 });
 
 /** What is asked for in the dialog: which series it is, the page knows. */

@@ -4,7 +4,7 @@ import Typography from "@mui/material/Typography";
 import { layerName } from "~core/anatomy/layers";
 import { techniqueOf } from "~core/techniques/library";
 import { positionName } from "~core/techniques/technique";
-import { useMemo } from "react";
+import { useMemo, type ReactNode } from "react";
 import { Link } from "react-router";
 import MuiLink from "@mui/material/Link";
 import { patternOf } from "~core/reading/patterns";
@@ -18,7 +18,7 @@ import { minutePrices, type MinutePrices } from "~core/series/minute-prices";
 import { AddStep, StepEdits } from "./step-edits";
 import { ReachFigure } from "~app/ui/reach-figure";
 import { strain } from "~core/series/score";
-import { templateOf } from "~core/series/template";
+import type { TemplateSession } from "~core/series/template";
 
 const sides = (step: Step) =>
   "mid" in step.minutes
@@ -30,7 +30,7 @@ const sides = (step: Step) =>
 /** One session's steps in order, and for the chosen step why it is there and what leaving it out would cost. */
 export function SessionPanel({
   input,
-  template,
+  named,
   plan,
   session,
   step,
@@ -41,9 +41,11 @@ export function SessionPanel({
   busy,
   done,
   broken,
+  course,
 }: {
   input: PlanInput;
-  template: string;
+  /** The session as the series has it. */
+  named: TemplateSession;
   plan: Plan;
   session: number;
   step: string | undefined;
@@ -56,8 +58,9 @@ export function SessionPanel({
   done: boolean;
   /** Cautions the session breaks as it stands. */
   broken: readonly string[];
+  /** Whether there is more or less of it. */
+  course: ReactNode;
 }) {
-  const names = templateOf(template).sessions[session]!;
   const planned = plan.sessions[session]!;
   const prices = useMemo(() => minutePrices(input, plan.sessions, session), [input, plan.sessions, session]);
   const leftOut = locks.filter((lock) => lock.session === session && lock.kind === "leave-out");
@@ -70,9 +73,9 @@ export function SessionPanel({
         Session {session + 1}
         {done ? ", as worked" : ""}
       </Typography>
-      <Typography variant="h2">{names.name}</Typography>
+      <Typography variant="h2">{named.name}</Typography>
       <Typography sx={{ fontSize: 14.5, mb: 1.5 }}>
-        {names.intent} {Math.round(sessionMinutes(planned))} of {input.tableMinutes} min, {turnsIn(planned.steps)}{" "}
+        {named.intent} {Math.round(sessionMinutes(planned))} of {input.tableMinutes} min, {turnsIn(planned.steps)}{" "}
         {turnsIn(planned.steps) === 1 ? "turn" : "turns"}, thumbs{" "}
         {Math.round((100 * thumbs) / Math.max(1, input.thumbBudget))}% of their budget.
       </Typography>
@@ -251,6 +254,7 @@ export function SessionPanel({
           ))}
         </Box>
       )}
+      {!done && course}
       {plan.bound !== undefined && (
         <Typography sx={(t) => ({ mt: 2, pt: 1.5, borderTop: `1px solid ${t.tokens.line}`, fontSize: 14 })}>
           <strong>At most {percentLeft(plan.score, plan.bound)}% better is possible.</strong>{" "}

@@ -5,12 +5,18 @@ import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import MenuItem from "@mui/material/MenuItem";
+import Box from "@mui/material/Box";
 import TextField from "@mui/material/TextField";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
+import { courseOf } from "~core/series/course";
+import { weekdayName } from "~core/series/dates";
 import { templateOf, templatesInUse } from "~core/series/template";
 import type { SeriesSettings } from "~data/series";
 import { validate, type FieldErrors } from "~app/validation";
 import type { PlanInput } from "~core/series/plan";
+import { Fine } from "~app/ui/fine";
 import { settingsSchema } from "./series-form";
 import { ThumbCost } from "./thumb-cost";
 
@@ -27,16 +33,24 @@ export function SettingsDialog({
   /** What the series in force is solved from. */
   input: PlanInput;
   close: () => void;
-  apply: (next: { template: string; settings: SeriesSettings }) => void;
+  /** `next`: which session of the template comes next, where that was changed. */
+  apply: (chosen: { template: string; settings: SeriesSettings; next: number | undefined }) => void;
 }) {
   const inUse = templatesInUse().offered;
   const offered = inUse.some(({ key }) => key === template) ? inUse : [templateOf(template), ...inUse];
   const [chosen, setChosen] = useState(template);
-  const [values, setValues] = useState<Record<"bookedMinutes" | "thumbBudget" | "startOn" | "intervalDays", string>>({
+  const done = input.done.length;
+  const comes = courseOf(input)[done] ?? 0;
+  const [next, setNext] = useState(comes);
+  const [weekdays, setWeekdays] = useState<readonly number[]>(settings.weekdays ?? []);
+  const [values, setValues] = useState<
+    Record<"bookedMinutes" | "thumbBudget" | "startOn" | "intervalDays" | "laterDays", string>
+  >({
     bookedMinutes: String(settings.bookedMinutes),
     thumbBudget: String(settings.thumbBudget),
     startOn: settings.startOn,
     intervalDays: String(settings.intervalDays),
+    laterDays: String(settings.laterDays ?? ""),
   });
   const [order, setOrder] = useState(String(settings.order ?? 0));
   const [errors, setErrors] = useState<FieldErrors>({});
@@ -54,14 +68,21 @@ export function SettingsDialog({
     />
   );
   const submit = async () => {
-    // locks belong to sessions of a template: another template starts without them
-    const locks = chosen === template ? settings.locks : [];
+    const { laterDays, ...others } = values;
     const { value, errors: found } = await validate(settingsSchema, {
       template: chosen,
-      settings: { ...values, order: Number(order), locks },
+      settings: {
+        ...others,
+        ...(laterDays.trim() === "" ? {} : { laterDays }),
+        weekdays,
+        order: Number(order),
+        locks: settings.locks,
+        ...(chosen === template && settings.course ? { course: settings.course } : {}),
+      },
     });
     if (found) return setErrors(found);
-    apply({ template: value.template, settings: value.settings as SeriesSettings });
+    const asked = chosen !== template || next !== comes ? next : undefined;
+    apply({ template: value.template, settings: value.settings as SeriesSettings, next: asked });
   };
   return (
     <Dialog open onClose={close} fullWidth maxWidth="xs" aria-labelledby="series-title">
@@ -71,7 +92,10 @@ export function SettingsDialog({
           select
           label="Template"
           value={chosen}
-          onChange={(event) => setChosen(event.target.value)}
+          onChange={(event) => {
+            setChosen(event.target.value);
+            setNext(event.target.value === template ? comes : 0);
+          }}
           sx={{ mt: 1 }}
         >
           {offered.map((each) => (
@@ -86,9 +110,45 @@ export function SettingsDialog({
             Your locks belong to the other template and are released.
           </Alert>
         )}
+        <TextField
+          select
+          label={done > 0 ? "Goes on with" : "Begins with"}
+          value={next}
+          onChange={(event) => setNext(Number(event.target.value))}
+          helperText={
+            done > 0
+              ? "After a break of more than five weeks: usually one step earlier."
+              : "What others did before need not be done again."
+          }
+          slotProps={{ inputLabel: { shrink: true }, select: { native: true } }}
+          sx={{ mt: 2 }}
+        >
+          {templateOf(chosen).sessions.map(({ name }, place) => (
+            <option key={place} value={place}>
+              {place + 1}: {name}
+            </option>
+          ))}
+        </TextField>
         {field("bookedMinutes", "Booked minutes", "20 of them go to talk, looking and rising.")}
         {field("startOn", "First session", "Sessions already worked keep their day.", "date")}
-        {field("intervalDays", "Days between sessions", "Usual: 5 to 14, never under 2.")}
+        <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1.5 }}>
+          {field("intervalDays", "Days between sessions", "Usual: 5 to 14, never under 2.")}
+          {field("laterDays", "In the second half", "Usual: 7 to 21; left empty, the same.")}
+        </Box>
+        <Box component="fieldset" sx={{ border: 0, p: 0, m: 0, mt: 2 }}>
+          <Fine component="legend">Days of the week; none chosen: all</Fine>
+          <ToggleButtonGroup
+            value={weekdays}
+            onChange={(_, days: number[]) => setWeekdays([...days].sort())}
+            sx={{ mt: 0.5, flexWrap: "wrap" }}
+          >
+            {[1, 2, 3, 4, 5, 6, 7].map((day) => (
+              <ToggleButton key={day} value={day} sx={{ px: 1.2 }}>
+                {weekdayName(day)}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+        </Box>
         {field(
           "thumbBudget",
           "Thumb budget per session",

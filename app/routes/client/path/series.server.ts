@@ -1,0 +1,155 @@
+import { randomUUID } from "node:crypto";
+import { data } from "react-router";
+import { keptBetween } from "~core/change/carry-over";
+import type { MomentReadings } from "~core/change/moments";
+import { isActive } from "~core/screening/outcome";
+import { usualSchool } from "~core/screening/facts";
+import { courseOf, sessionsOf } from "~core/series/course";
+import { daysWorked, sessionDays } from "~core/series/dates";
+import type { Lock, PlanInput, PlannedSession } from "~core/series/plan";
+import { breaches } from "~core/series/rules";
+import { scoreOf } from "~core/series/score";
+import { courseHints } from "~core/series/suggest-course";
+import { rhythmHint, worthAWait } from "~core/series/suggest-rhythm";
+import { usualTemplate } from "~core/series/template";
+import { momentsOfClient } from "~app/readings.server";
+import { judgedOf } from "~app/screening.server";
+import { today } from "~app/today.server";
+import { shortDay } from "~app/ui/dates";
+import { validate, versionOf } from "~app/validation";
+import { planInputOf, unsafeIn } from "~app/routes/client/plan-input.server";
+import { getClient } from "~data/clients";
+import type { Tx } from "~data/database";
+import { Stale } from "~data/errors";
+import type { Practitioner } from "~data/practitioners";
+import { saveSeries, seriesOf, type SeriesSettings, type StoredPlan } from "~data/series";
+import { listVisits, planVisits } from "~data/visits";
+import { planSchema, seriesSchema } from "./series-form";
+
+const usualSettings = (startOn: string, order: number): SeriesSettings => ({
+  bookedMinutes: 90,
+  thumbBudget: 40,
+  startOn,
+  intervalDays: 10,
+  order,
+  locks: [],
+});
+
+/** Why nothing may be planned: cautions that refer on a day still to come. */
+export const referring = (input: PlanInput): string[] =>
+  input.cautions
+    .filter(
+      (caution) =>
+        caution.kind === "refer" && input.days.slice(input.done.length).some((day) => isActive(caution, day)),
+    )
+    .map(
+      (caution) => `${caution.title}: ${caution.reason}${caution.until ? ` Until ${shortDay(caution.until)}.` : ""}`,
+    );
+
+/** What was kept of the last visit that another one followed; undefined where either was not measured. */
+const lastKept = (moments: readonly MomentReadings[], done: number) =>
+  keptBetween(moments, done) ?? keptBetween(moments, done - 1);
+
+/** A client's series as it stands, what it is solved from, and what came since. */
+export async function seriesView(tx: Tx, practitioner: Practitioner, clientId: string) {
+  const client = await getClient(tx, clientId);
+  const series = await seriesOf(tx, client.id);
+  const visits = await listVisits(tx, client.id);
+  const settings =
+    series?.settings ??
+    usualSettings(visits[0]?.onDate ?? today(), { ...usualSchool, ...practitioner.settings.school }.order);
+  const template = series?.template ?? usualTemplate().key;
+  const judged = await judgedOf(tx, client, practitioner);
+  const input = await planInputOf(tx, client, series, template, settings, judged);
+  const current = visits.find((visit) => visit.status !== "closed");
+  const done = input.done.length;
+  const worked = daysWorked(visits);
+  // a day that has gone by is no day for the next session
+  const planned = input.days[done];
+  const next = planned && planned > today() ? planned : today();
+  const goesOn = series?.plan && done > 0 && planned !== undefined;
+  return {
+    client,
+    series,
+    template,
+    settings: { ...settings, locks: input.locks as Lock[] },
+    input,
+    visits,
+    worked,
+    current: (current?.ordinal ?? visits.length + 1) - 1,
+    broken: unsafeIn(client, series, visits, judged).map(({ session, sentence }) => ({ session, sentence })),
+    refer: referring(input),
+    hints: goesOn ? courseHints(input, worked, next) : [],
+    rhythm: goesOn
+      ? rhythmHint(lastKept(await momentsOfClient(tx, client.id), done), settings, {
+          done,
+          sessions: input.days.length,
+          light: sessionsOf(input)[done]!.arc !== undefined,
+        })
+      : undefined,
+    wait: goesOn && worked.length === done ? worthAWait(input.cautions, planned) : undefined,
+  };
+}
+
+/**
+ * Keeps what was chosen for a series, with its plan where one comes with it. The server trusts no solver: its own findings,
+ * its own rules, its own arithmetic. What the plan in force is made for changes only together with a plan.
+ */
+export async function keepSeries(tx: Tx, practitioner: Practitioner, clientId: string, sent: Record<string, unknown>) {
+  const series = await validate(seriesSchema, sent);
+  if (series.errors) return data({ errors: series.errors }, { status: 400 });
+  const client = await getClient(tx, clientId);
+  const stored = await seriesOf(tx, client.id);
+  const settings = series.value.settings as SeriesSettings;
+  const { template } = series.value;
+  let plan: StoredPlan | null = null;
+  if (sent.plan) {
+    const checked = await validate(planSchema, sent.plan);
+    if (checked.errors) return data({ errors: checked.errors }, { status: 400 });
+    const input = await planInputOf(tx, client, stored, template, settings, await judgedOf(tx, client, practitioner));
+    const refer = referring(input);
+    if (refer.length > 0) return data({ breaches: refer }, { status: 422 });
+    const sessions = [...input.done, ...(checked.value.sessions as PlannedSession[]).slice(input.done.length)];
+    const broken = breaches(input, sessions);
+    if (broken.length > 0) return data({ breaches: broken.map((breach) => breach.sentence) }, { status: 422 });
+    plan = {
+      sessions,
+      score: scoreOf(input, sessions),
+      ...(checked.value.bound === undefined ? {} : { bound: checked.value.bound }),
+      ...(checked.value.made === undefined ? {} : { made: checked.value.made }),
+      targets: [...input.targets],
+      solvedAt: new Date().toISOString(),
+    };
+  } else if (stored?.plan) {
+    const before = courseOf({ template: stored.template, course: stored.settings.course });
+    if (template !== stored.template || String(courseOf({ template, course: settings.course })) !== String(before))
+      return data(
+        { errors: { template: "Template and sessions change together with a plan: solve it." } },
+        { status: 400 },
+      );
+  }
+  try {
+    await saveSeries(tx, {
+      id: stored?.id ?? series.value.id,
+      clientId: client.id,
+      template,
+      settings,
+      plan: plan ?? stored?.plan ?? null,
+      version: versionOf(sent),
+    });
+  } catch (error) {
+    if (error instanceof Stale) return data({ stale: true }, { status: 409 });
+    throw error;
+  }
+  const inForce = plan ?? stored?.plan;
+  if (inForce)
+    await planVisits(
+      tx,
+      client.id,
+      sessionDays(daysWorked(await listVisits(tx, client.id)), settings, inForce.sessions.length),
+    );
+  return { ok: true };
+}
+
+/** A new series' own id, made by the server. */
+export const seriesId = (series: { id: string } | undefined): string => series?.id ?? randomUUID();
