@@ -51,7 +51,7 @@ const lastKept = (moments: readonly MomentReadings[], done: number) =>
   keptBetween(moments, done) ?? keptBetween(moments, done - 1);
 
 /** A client's series as it stands, what it is solved from, and what came since. */
-export async function seriesView(tx: Tx, practitioner: Practitioner, clientId: string) {
+export async function seriesView(tx: Tx, practitioner: Pick<Practitioner, "settings">, clientId: string) {
   const client = await getClient(tx, clientId);
   const series = await seriesOf(tx, client.id);
   const visits = await listVisits(tx, client.id);
@@ -95,7 +95,7 @@ export async function seriesView(tx: Tx, practitioner: Practitioner, clientId: s
  * Keeps what was chosen for a series, with its plan where one comes with it. The server trusts no solver: its own findings,
  * its own rules, its own arithmetic. What the plan in force is made for changes only together with a plan.
  */
-export async function keepSeries(tx: Tx, practitioner: Practitioner, clientId: string, sent: Record<string, unknown>) {
+export async function keepSeries(tx: Tx, practitioner: Pick<Practitioner, "settings">, clientId: string, sent: Record<string, unknown>) {
   const series = await validate(seriesSchema, sent);
   if (series.errors) return data({ errors: series.errors }, { status: 400 });
   const client = await getClient(tx, clientId);
