@@ -45,6 +45,8 @@ export default [
       route("assess/summary", "routes/client/summary/summary.tsx"),
       route("reading", "routes/client/reading/reading.tsx"),
       route("path", "routes/client/path/path.tsx"),
+      route("path/plans", "routes/client/path/plans.tsx"),
+      route("path/list", "routes/client/path/list.tsx"),
       route("sessions", "routes/client/sessions/sessions.tsx"),
       route("sessions/home", "routes/client/home/home.tsx"),
       route("change", "routes/client/change/change.tsx"),

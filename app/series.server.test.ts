@@ -7,6 +7,7 @@ import type { Tx } from "~data/database";
 import { saveSeries, seriesOf, type SeriesSettings } from "~data/series";
 import { draft, makeDatabase, type TestDatabase } from "~data/test/database";
 import { closeVisit, listVisits, openVisit, planVisits } from "~data/visits";
+import { dropBeside, keepBeside, plansView, takeNamed } from "./routes/client/path/plans.server";
 import { keepSeries, seriesView } from "./routes/client/path/series.server";
 
 const today = format(new Date(), "yyyy-MM-dd");
@@ -140,5 +141,102 @@ it("a series of another practice is not found", async () => {
     await expect(
       saveSeries(tx, { id: randomUUID(), clientId: id, template: "three-step", settings, plan: null, version: 0 }),
     ).rejects.toThrow();
+  });
+});
+
+describe("plans side by side", () => {
+  const keepCopy = (tx: Tx, id: string, as: string, planId: string = randomUUID()) =>
+    solved(tx, id, { ...settings, bookedMinutes: 60 }).then((sent) =>
+      keepBeside(tx, odile, id, { ...sent, id: planId, name: as }),
+    );
+  const view = (id: string) => work((tx) => plansView(tx, odile, id));
+
+  it("keeps one beside, says what each comes to, and changes nothing of what is in force", async () => {
+    const id = await planned();
+    const before = await work((tx) => seriesOf(tx, id));
+    const planId = randomUUID();
+    await work((tx) => keepCopy(tx, id, "Shorter", planId));
+    // a double click keeps one
+    await work((tx) => keepCopy(tx, id, "Shorter", planId));
+    const { named, inForce } = await view(id);
+    expect(named.map(({ name }) => name)).toEqual(["Shorter"]);
+    expect(named[0]!.figures.minutes).toBeLessThan(inForce!.figures.minutes);
+    expect(named[0]!.figures.broken).toEqual([]);
+    expect(await work((tx) => seriesOf(tx, id))).toEqual(before);
+  });
+
+  it("puts one in force and keeps the other, as often as one likes", async () => {
+    const id = await planned();
+    const planId = randomUUID();
+    await work((tx) => keepCopy(tx, id, "Shorter", planId));
+    const { version } = await view(id);
+    expect(await work((tx) => takeNamed(tx, odile, id, { id: planId, version }))).toEqual({ ok: true });
+    const after = await view(id);
+    expect(after.settings.bookedMinutes).toBe(60);
+    expect(after.named.map(({ name, settings: own }) => [name, own.bookedMinutes])).toEqual([
+      [expect.stringMatching(/^In force until/), 90],
+    ]);
+    const back = after.named[0]!.id;
+    expect(await work((tx) => takeNamed(tx, odile, id, { id: back, version: after.version }))).toEqual({ ok: true });
+    expect((await view(id)).settings.bookedMinutes).toBe(90);
+  });
+
+  it("loses none when the series was changed meanwhile, or the plan breaks a rule", async () => {
+    const id = await planned();
+    const planId = randomUUID();
+    await work((tx) => keepCopy(tx, id, "Shorter", planId));
+    const { version } = await view(id);
+    const take = (at: number) => work((tx) => takeNamed(tx, odile, id, { id: planId, version: at }));
+    expect(refused(await take(version - 1))).toEqual({ stale: true });
+    expect((await view(id)).named).toHaveLength(1);
+    // a step was taken out of it by hand, and nothing opens its first session any more
+    const bare = randomUUID();
+    await work(async (tx) => {
+      const sent = await solved(tx, id, settings);
+      const sessions = sent.plan.sessions.map((session, s) => (s === 0 ? { steps: session.steps.slice(1) } : session));
+      await keepBeside(tx, odile, id, { ...sent, id: bare, name: "By hand", plan: { ...sent.plan, sessions } });
+    });
+    const found = (await view(id)).named.find(({ name }) => name === "By hand")!;
+    expect(found.figures.broken.length).toBeGreaterThan(0);
+    const answer = await work((tx) => takeNamed(tx, odile, id, { id: bare, version }));
+    expect(refused(answer).breaches!.length).toBeGreaterThan(0);
+    expect((await view(id)).named).toHaveLength(2);
+    expect(await work((tx) => dropBeside(tx, id, { id: bare }))).toEqual({ ok: true });
+    await expect(work((tx) => dropBeside(tx, id, { id: bare }))).rejects.toThrow();
+  });
+
+  it("says when there are as many as may be, and refuses what is no plan", async () => {
+    const id = await planned();
+    for (let i = 0; i < 6; i++) await work((tx) => keepCopy(tx, id, `Plan ${i}`));
+    const seventh = await work((tx) => keepCopy(tx, id, "One more"));
+    expect(refused(seventh).errors).toEqual({ name: expect.stringMatching(/there are 6/) as string });
+    const send = (over: object) =>
+      work(async (tx) => {
+        const sent = await solved(tx, id, settings);
+        return keepBeside(tx, odile, id, { ...sent, name: "Odd", ...over });
+      });
+    expect(refused(await send({ name: " " })).errors).toHaveProperty("name");
+    expect(refused(await send({ name: "x".repeat(61) })).errors).toEqual({
+      name: expect.stringMatching(/got 61/) as string,
+    });
+    expect(refused(await send({ plan: { score: 1, sessions: [] } })).errors).toEqual({
+      plan: "Plan: it has 0 sessions and its series 3.",
+    });
+    const unknown = { steps: [{ technique: "no-such", position: null, minutes: { mid: 3 } }] };
+    expect(refused(await send({ plan: { score: 1, sessions: [unknown, unknown, unknown] } })).errors).toBeDefined();
+  });
+
+  it("is found by nobody else, and takes no id of another client's plan", async () => {
+    const [mine, other] = [await planned(), await planned()];
+    const planId = randomUUID();
+    await work((tx) => keepCopy(tx, mine, "Mine", planId));
+    await expect(work((tx) => takeNamed(tx, odile, other, { id: planId, version: 1 }))).rejects.toThrow();
+    await expect(work((tx) => dropBeside(tx, other, { id: planId }))).rejects.toThrow();
+    await work((tx) => keepCopy(tx, other, "Under the same id", planId));
+    expect((await view(mine)).named.map(({ name }) => name)).toEqual(["Mine"]);
+    expect((await view(other)).named).toEqual([]);
+    await db.within(db.practices[1], async (tx) => {
+      expect(await tx("named_plan").where({ id: planId })).toEqual([]);
+    });
   });
 });

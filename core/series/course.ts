@@ -47,6 +47,10 @@ export const isCourse = ({ template, course }: Coursed): boolean =>
         (Number.isInteger(place) && templateOf(template).sessions[place] !== undefined),
     ));
 
+/** Whether two series go through the same sessions. */
+export const sameSessions = (one: Coursed, other: Coursed): boolean =>
+  one.template === other.template && String(courseOf(one)) === String(courseOf(other));
+
 /** Undefined where a course is simply one session after the other. */
 export const shortened = ({ template, course }: Coursed): Course | undefined => {
   const { length } = templateOf(template).sessions;

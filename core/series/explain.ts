@@ -129,7 +129,7 @@ const sentence = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(
 
 /** Work that would be of use in a session and is held back by cautions, by reason: the most reasons first. */
 export function heldBack(input: PlanInput, session: number): { reason: string; techniques: string[] }[] {
-  const free = candidates({ ...input, cautions: [], pressureCeiling: 10 }, session);
+  const free = candidates({ ...input, cautions: [], pressureCeiling: 10, pressureMost: 10 }, session);
   const byReason = new Map<string, string[]>();
   for (const technique of free) {
     const { no } = verdictIn(technique, session, input);

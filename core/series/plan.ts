@@ -26,6 +26,8 @@ export type PlanInput = {
   targets: readonly Target[];
   complaintRegion: RegionKey | null;
   pressureCeiling: number;
+  /** A lower ceiling that was chosen for this series. */
+  pressureMost?: number;
   /** What the screening says, whatever it was decided to set aside left out; each acts on its own days. */
   cautions: readonly Outcome[];
   /** Day of each session, so that a caution that ends or begins meanwhile is judged for the right one. */

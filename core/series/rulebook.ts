@@ -138,6 +138,18 @@ function knownOf(input: PlanInput): Known {
     pressure: input.pressureCeiling,
     origin: "preference",
   };
+  const series: Outcome[] =
+    input.pressureMost === undefined
+      ? []
+      : [
+          {
+            ...own,
+            key: "series ceiling",
+            title: "the ceiling of this series",
+            reason: `It was chosen to go no higher than ${input.pressureMost} of 10.`,
+            pressure: input.pressureMost,
+          },
+        ];
   const cautions = sessionsOf(input).map((_, s) => [
     ...input.cautions.filter((caution) => {
       const day = input.days[s];
@@ -145,6 +157,7 @@ function knownOf(input: PlanInput): Known {
       return day === undefined || isActive(caution, day);
     }),
     own,
+    ...series,
   ]);
   const made: Known = {
     cautions,

@@ -12,6 +12,7 @@ export const grants: Record<string, string> = {
 
   client: "select, insert, update",
   series: "select, insert, update",
+  named_plan: "select, insert, update, delete",
   /** A planned visit in which nothing was recorded may go when a series gets shorter. */
   visit: "select, insert, update, delete",
   preference: "select, insert, update",

@@ -18,6 +18,7 @@ import { hands } from "./016-hands";
 import { choices } from "./017-choices";
 import { library } from "./018-library";
 import { homeCare } from "./019-home-care";
+import { namedPlans } from "./020-named-plans";
 import { grantSql } from "./grants";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
@@ -41,6 +42,7 @@ const migrations: Migration[] = [
   choices,
   library,
   homeCare,
+  namedPlans,
 ];
 
 /** Migrations are imported statically, so that the bundled server carries them. */

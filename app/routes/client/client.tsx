@@ -75,7 +75,7 @@ const stages = [
   { name: "Intake", path: "intake", under: "intake" },
   { name: "Assess", path: "assess/stand", under: "assess" },
   { name: "Reading", path: "reading" },
-  { name: "Path", path: "path" },
+  { name: "Path", path: "path", under: "path" },
   { name: "Sessions", path: "sessions", under: "sessions" },
   { name: "Change", path: "change" },
 ];
@@ -101,6 +101,11 @@ const parts: Record<string, { name: string; path: string }[]> = {
     { name: "Bones", path: "assess/bones" },
     { name: "Unwinding", path: "assess/unwinding" },
     { name: "Summary", path: "assess/summary" },
+  ],
+  path: [
+    { name: "Plan", path: "path" },
+    { name: "List", path: "path/list" },
+    { name: "Side by side", path: "path/plans" },
   ],
   sessions: [
     { name: "Session", path: "sessions" },

@@ -41,6 +41,10 @@ export async function workedSessions(
 export const sessionsOfSeries = ({ template, settings }: Pick<Series, "template" | "settings">) =>
   sessionsOf({ template, course: settings.course });
 
+/** What the hands may press at most in a series, of 10: the client's own ceiling, or the series' lower one. */
+export const ceilingOf = (client: Client, series: Pick<Series, "settings"> | undefined): number =>
+  Math.min(client.pressureCeiling, series?.settings.pressureMost ?? 10);
+
 /** What may be planned, where that is not the starting catalogue. */
 function offer(): { techniques?: string[] } {
   const { versions, offered } = libraryInUse();
@@ -71,6 +75,7 @@ export async function planInputOf(
     targets: (reading ?? (await readingOf(tx, client, visits))).targets.filter(({ weight }) => weight > 0),
     complaintRegion: client.complaintRegion,
     pressureCeiling: client.pressureCeiling,
+    ...(settings.pressureMost ? { pressureMost: settings.pressureMost } : {}),
     thumbBudget: settings.thumbBudget,
     ...(settings.order ? { order: settings.order } : {}),
     locks: locksNow(settings.locks),
@@ -105,6 +110,7 @@ export function unsafeIn(
       targets: [],
       complaintRegion: client.complaintRegion,
       pressureCeiling: client.pressureCeiling,
+      ...(series.settings.pressureMost ? { pressureMost: series.settings.pressureMost } : {}),
       thumbBudget: series.settings.thumbBudget,
       cautions: judged.filter((caution) => !caution.decided),
       days,

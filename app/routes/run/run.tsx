@@ -15,7 +15,7 @@ import { techniqueOf } from "~core/techniques/library";
 import { agree } from "~app/consent.server";
 import { obstaclesOf } from "~app/may-start.server";
 import { judgedOf } from "~app/screening.server";
-import { sessionsOfSeries } from "~app/routes/client/plan-input.server";
+import { ceilingOf, sessionsOfSeries } from "~app/routes/client/plan-input.server";
 import { inSession, signedIn } from "~app/session.server";
 import { today } from "~app/today.server";
 import { validate } from "~app/validation";
@@ -60,7 +60,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
       visit,
       today: today(),
       shape: shapeOf(client.build ?? "middle", client.statureMm),
-      client: { id: client.id, name: client.name.split(" ")[0]!, pressureCeiling: client.pressureCeiling },
+      client: { id: client.id, name: client.name.split(" ")[0]!, pressureCeiling: ceilingOf(client, series) },
       title: session?.name ?? "",
       // an arc is worked by its own log
       arc: session?.arc &&
@@ -73,7 +73,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
       cautions: [...new Set(cautions.filter((each) => each.origin !== "setting").map((each) => each.title))],
       out: placesOut(cautions),
       cues: Object.fromEntries(
-        [...techniques].map((key) => [key, cuesFor(techniqueOf(key), cautions, client.pressureCeiling, school)]),
+        [...techniques].map((key) => [key, cuesFor(techniqueOf(key), cautions, ceilingOf(client, series), school)]),
       ),
     };
   });

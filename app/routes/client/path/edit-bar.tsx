@@ -20,6 +20,7 @@ export function EditBar({
   drop,
   repair,
   keep,
+  beside,
   solved,
   busy,
 }: {
@@ -32,6 +33,8 @@ export function EditBar({
   drop: () => void;
   repair: () => void;
   keep: () => void;
+  /** Keeps them as a plan beside the one in force. */
+  beside: () => void;
   /** What the plan in force was solved for; given where a plan is offered, and each difference has a reason to be read. */
   solved: Solved | undefined;
   busy: boolean;
@@ -84,6 +87,9 @@ export function EditBar({
         </Button>
         <Button size="small" variant="outlined" disabled={busy || broken.length === 0} onClick={repair}>
           Repair around it
+        </Button>
+        <Button size="small" variant="outlined" disabled={busy || !weighed} onClick={beside}>
+          Keep beside
         </Button>
         <Button size="small" variant="contained" disabled={busy || !weighed || broken.length > 0} onClick={keep}>
           Keep this plan

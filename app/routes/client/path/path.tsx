@@ -17,6 +17,8 @@ import { sinceInShort, sinceSolved, sinceWords } from "~core/series/since";
 import { templateOf } from "~core/series/template";
 import { counted } from "~core/words";
 import { inSession } from "~app/session.server";
+import { today } from "~app/today.server";
+import { shortDay } from "~app/ui/dates";
 import { Empty } from "~app/ui/page";
 import type { FieldErrors } from "~app/validation";
 import type { SeriesSettings } from "~data/series";
@@ -39,7 +41,13 @@ type Chosen = { template: string; settings: SeriesSettings };
 export function loader({ params, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx, practitioner }) => {
     const { client: _, series, visits: __, ...view } = await seriesView(tx, practitioner, params.clientId);
-    return { ...view, seriesId: seriesId(series), version: series?.version ?? 0, plan: series?.plan ?? null };
+    return {
+      ...view,
+      today: today(),
+      seriesId: seriesId(series),
+      version: series?.version ?? 0,
+      plan: series?.plan ?? null,
+    };
   });
 }
 
@@ -57,6 +65,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
   const [step, setStep] = useState<string | undefined>();
   const saver = useFetcher<{ ok?: boolean; errors?: FieldErrors; breaches?: string[]; stale?: boolean }>();
   const { submit } = saver;
+  const beside = useFetcher<{ ok?: boolean; errors?: FieldErrors }>();
   const save = useCallback(
     (next: Chosen, plan: Plan | null) =>
       void submit({ id, version, ...next, plan } as never, {
@@ -254,6 +263,15 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
             {Object.values(answer.errors).join(" ")}
           </Alert>
         )}
+        {beside.data?.errors && <Alert severity="error">{Object.values(beside.data.errors).join(" ")}</Alert>}
+        {beside.data?.ok && (
+          <Alert severity="success" sx={{ mb: 2 }}>
+            Kept beside the plan in force.{" "}
+            <MuiLink component={Link} underline="always" to={`/clients/${clientId}/path/plans`}>
+              See them side by side
+            </MuiLink>
+          </Alert>
+        )}
         {answer?.stale && (
           <Alert severity="warning" sx={{ mb: 2 }}>
             The series was changed in another tab. Load the page again to see it, then solve again.
@@ -272,6 +290,20 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
             }}
             repair={repair}
             keep={() => save({ template, settings }, handmade!)}
+            beside={() =>
+              void beside.submit(
+                {
+                  act: "keep",
+                  id: crypto.randomUUID(),
+                  name: `${adapting ? "Adapted" : "By hand"}, ${shortDay(loaderData.today)}`,
+                  version: 0,
+                  template,
+                  settings,
+                  plan: handmade,
+                } as never,
+                { method: "post", action: `/clients/${clientId}/path/plans`, encType: "application/json" },
+              )
+            }
             solved={adapting ? loaderData.plan : undefined}
             busy={solver.state.kind === "solving" || saver.state !== "idle"}
           />

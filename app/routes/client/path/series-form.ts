@@ -30,6 +30,7 @@ export const seriesSchema = object({
   settings: object({
     bookedMinutes: whole("Booked minutes", 40, 240),
     thumbBudget: whole("Thumb budget", 0, 200),
+    pressureMost: whole("Pressure at most", 1, 10).notRequired().default(undefined),
     startOn: string()
       .matches(/^\d{4}-\d{2}-\d{2}$/, "First session: use year-month-day, got “${value}”.")
       .required("First session: choose a day."),
@@ -56,11 +57,21 @@ export const seriesSchema = object({
     }),
 });
 
+/** What a plan kept beside the one in force is called, and what it is. */
+export const namedSchema = seriesSchema.concat(
+  object({
+    name: string()
+      .trim()
+      .required("Name: give it one.")
+      .max(60, ({ value }: { value: string }) => `Name: 60 letters at most, got ${value.length}.`),
+  }),
+);
+
 /** What is asked for in the dialog: which series it is, the page knows. */
 export const settingsSchema = seriesSchema.omit(["id"]);
 
 const stepSchema = object({
-  technique: string().required(),
+  technique: string().required().test("technique", "Plan: technique “${value}” is not in the catalogue.", isTechnique),
   position: string<"prone" | "supine" | "side" | "seated">()
     .oneOf(["prone", "supine", "side", "seated", null] as never[])
     .nullable()

@@ -1,10 +1,11 @@
 import { randomUUID } from "node:crypto";
 import { data } from "react-router";
+import type { Client } from "~core/client";
 import { keptBetween } from "~core/change/carry-over";
 import type { MomentReadings } from "~core/change/moments";
 import { isActive } from "~core/screening/outcome";
 import { usualSchool } from "~core/screening/facts";
-import { courseOf, sessionsOf } from "~core/series/course";
+import { sameSessions, sessionsOf } from "~core/series/course";
 import { daysWorked, sessionDays } from "~core/series/dates";
 import type { Lock, PlanInput, PlannedSession } from "~core/series/plan";
 import { breaches } from "~core/series/rules";
@@ -16,15 +17,18 @@ import { momentsOfClient } from "~app/readings.server";
 import { judgedOf } from "~app/screening.server";
 import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
-import { validate, versionOf } from "~app/validation";
+import { validate, versionOf, type FieldErrors } from "~app/validation";
 import { planInputOf, unsafeIn } from "~app/routes/client/plan-input.server";
 import { getClient } from "~data/clients";
 import type { Tx } from "~data/database";
 import { Stale } from "~data/errors";
 import type { Practitioner } from "~data/practitioners";
-import { saveSeries, seriesOf, type SeriesSettings, type StoredPlan } from "~data/series";
+import { saveSeries, seriesOf, type Series, type SeriesSettings, type StoredPlan } from "~data/series";
 import { listVisits, planVisits } from "~data/visits";
 import { planSchema, seriesSchema } from "./series-form";
+
+/** Whoever asks, as far as planning goes. */
+export type Asking = Pick<Practitioner, "settings">;
 
 const usualSettings = (startOn: string, order: number): SeriesSettings => ({
   bookedMinutes: 90,
@@ -51,7 +55,7 @@ const lastKept = (moments: readonly MomentReadings[], done: number) =>
   keptBetween(moments, done) ?? keptBetween(moments, done - 1);
 
 /** A client's series as it stands, what it is solved from, and what came since. */
-export async function seriesView(tx: Tx, practitioner: Pick<Practitioner, "settings">, clientId: string) {
+export async function seriesView(tx: Tx, practitioner: Asking, clientId: string) {
   const client = await getClient(tx, clientId);
   const series = await seriesOf(tx, client.id);
   const visits = await listVisits(tx, client.id);
@@ -91,64 +95,92 @@ export async function seriesView(tx: Tx, practitioner: Pick<Practitioner, "setti
   };
 }
 
+const coursed = ({ template, settings }: Chosen) => ({ template, course: settings.course });
+type Chosen = { template: string; settings: SeriesSettings };
+type Refused = { refused: ReturnType<typeof data<{ errors?: FieldErrors; breaches?: string[] }>> };
+
 /**
- * Keeps what was chosen for a series, with its plan where one comes with it. The server trusts no solver: its own findings,
- * its own rules, its own arithmetic. What the plan in force is made for changes only together with a plan.
+ * A plan as it may be put in force: the server trusts no solver, but its own findings, its own rules, its own arithmetic.
+ * What was worked stays as it was.
  */
-export async function keepSeries(tx: Tx, practitioner: Pick<Practitioner, "settings">, clientId: string, sent: Record<string, unknown>) {
-  const series = await validate(seriesSchema, sent);
-  if (series.errors) return data({ errors: series.errors }, { status: 400 });
-  const client = await getClient(tx, clientId);
-  const stored = await seriesOf(tx, client.id);
-  const settings = series.value.settings as SeriesSettings;
-  const { template } = series.value;
-  let plan: StoredPlan | null = null;
-  if (sent.plan) {
-    const checked = await validate(planSchema, sent.plan);
-    if (checked.errors) return data({ errors: checked.errors }, { status: 400 });
-    const input = await planInputOf(tx, client, stored, template, settings, await judgedOf(tx, client, practitioner));
-    const refer = referring(input);
-    if (refer.length > 0) return data({ breaches: refer }, { status: 422 });
-    const sessions = [...input.done, ...(checked.value.sessions as PlannedSession[]).slice(input.done.length)];
-    const broken = breaches(input, sessions);
-    if (broken.length > 0) return data({ breaches: broken.map((breach) => breach.sentence) }, { status: 422 });
-    plan = {
-      sessions,
-      score: scoreOf(input, sessions),
-      ...(checked.value.bound === undefined ? {} : { bound: checked.value.bound }),
-      ...(checked.value.made === undefined ? {} : { made: checked.value.made }),
-      targets: [...input.targets],
-      solvedAt: new Date().toISOString(),
-    };
-  } else if (stored?.plan) {
-    const before = courseOf({ template: stored.template, course: stored.settings.course });
-    if (template !== stored.template || String(courseOf({ template, course: settings.course })) !== String(before))
-      return data(
-        { errors: { template: "Template and sessions change together with a plan: solve it." } },
-        { status: 400 },
-      );
-  }
+export async function lawful(
+  tx: Tx,
+  practitioner: Asking,
+  client: Client,
+  stored: Series | undefined,
+  { template, settings }: Chosen,
+  sent: Pick<StoredPlan, "sessions" | "bound" | "made">,
+): Promise<{ plan: StoredPlan } | Refused> {
+  const judged = await judgedOf(tx, client, practitioner);
+  const input = await planInputOf(tx, client, stored, template, settings, judged);
+  const refer = referring(input);
+  if (refer.length > 0) return { refused: data({ breaches: refer }, { status: 422 }) };
+  const sessions = [...input.done, ...sent.sessions.slice(input.done.length)];
+  const broken = breaches(input, sessions);
+  if (broken.length > 0)
+    return { refused: data({ breaches: broken.map((breach) => breach.sentence) }, { status: 422 }) };
+  return { plan: planFor(input, sessions, sent) };
+}
+
+export const planFor = (
+  input: PlanInput,
+  sessions: readonly PlannedSession[],
+  { bound, made }: Pick<StoredPlan, "bound" | "made">,
+): StoredPlan => ({
+  sessions,
+  score: scoreOf(input, sessions),
+  ...(bound === undefined ? {} : { bound }),
+  ...(made === undefined ? {} : { made }),
+  targets: [...input.targets],
+  solvedAt: new Date().toISOString(),
+});
+
+/** Puts a series in force, and its visits on their days. */
+export async function putInForce(
+  tx: Tx,
+  client: Client,
+  stored: Series | undefined,
+  next: Chosen & { plan: StoredPlan | null; id: string; version: number },
+) {
   try {
-    await saveSeries(tx, {
-      id: stored?.id ?? series.value.id,
-      clientId: client.id,
-      template,
-      settings,
-      plan: plan ?? stored?.plan ?? null,
-      version: versionOf(sent),
-    });
+    await saveSeries(tx, { ...next, id: stored?.id ?? next.id, clientId: client.id });
   } catch (error) {
     if (error instanceof Stale) return data({ stale: true }, { status: 409 });
     throw error;
   }
-  const inForce = plan ?? stored?.plan;
-  if (inForce)
+  const { plan, settings } = next;
+  if (plan)
     await planVisits(
       tx,
       client.id,
-      sessionDays(daysWorked(await listVisits(tx, client.id)), settings, inForce.sessions.length),
+      sessionDays(daysWorked(await listVisits(tx, client.id)), settings, plan.sessions.length),
     );
   return { ok: true };
+}
+
+/**
+ * Keeps what was chosen for a series, with its plan where one comes with it. What the plan in force is made for changes only
+ * together with a plan.
+ */
+export async function keepSeries(tx: Tx, practitioner: Asking, clientId: string, sent: Record<string, unknown>) {
+  const series = await validate(seriesSchema, sent);
+  if (series.errors) return data({ errors: series.errors }, { status: 400 });
+  const client = await getClient(tx, clientId);
+  const stored = await seriesOf(tx, client.id);
+  const chosen = { template: series.value.template, settings: series.value.settings as SeriesSettings };
+  let plan = stored?.plan ?? null;
+  if (sent.plan) {
+    const checked = await validate(planSchema, sent.plan);
+    if (checked.errors) return data({ errors: checked.errors }, { status: 400 });
+    const found = await lawful(tx, practitioner, client, stored, chosen, checked.value as unknown as StoredPlan);
+    if ("refused" in found) return found.refused;
+    plan = found.plan;
+  } else if (stored?.plan && !sameSessions(coursed(chosen), coursed(stored)))
+    return data(
+      { errors: { template: "Template and sessions change together with a plan: solve it." } },
+      { status: 400 },
+    );
+  return putInForce(tx, client, stored, { ...chosen, plan, id: series.value.id, version: versionOf(sent) });
 }
 
 /** A new series' own id, made by the server. */

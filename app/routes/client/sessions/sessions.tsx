@@ -20,7 +20,7 @@ import { techniqueOf } from "~core/techniques/library";
 import { positionName } from "~core/techniques/technique";
 import { minutesOf, sessionMinutes } from "~core/series/plan";
 import { obstaclesOf } from "~app/may-start.server";
-import { planInputOf } from "~app/routes/client/plan-input.server";
+import { ceilingOf, planInputOf } from "~app/routes/client/plan-input.server";
 import { dayOfVisit, judgedOf } from "~app/screening.server";
 import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
@@ -54,7 +54,12 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
       clientId: client.id,
       caps: Object.fromEntries(
         (planned?.steps ?? []).map((step) => {
-          const { cap, capBy, here } = cuesFor(techniqueOf(step.technique), cautions, client.pressureCeiling, school);
+          const { cap, capBy, here } = cuesFor(
+            techniqueOf(step.technique),
+            cautions,
+            ceilingOf(client, series),
+            school,
+          );
           return [step.technique, [...(capBy ? [`Up to ${cap} of 10: ${capBy.toLowerCase()}.`] : []), ...here]];
         }),
       ) as Record<string, string[]>,

@@ -1,0 +1,61 @@
+import type { Tx } from "./database";
+import { NotFound } from "./errors";
+import type { SeriesSettings, StoredPlan } from "./series";
+
+/** A plan kept beside the one in force. */
+export type NamedPlan = {
+  id: string;
+  name: string;
+  template: string;
+  settings: SeriesSettings;
+  plan: StoredPlan;
+  at: Date;
+};
+
+/** As many as can be looked at side by side. */
+export const mostNamed = 6;
+
+const columns = {
+  id: "id",
+  name: "name",
+  template: "template",
+  settings: "settings",
+  plan: "plan",
+  at: "created_at",
+} as const;
+
+/** A client's named plans, the first kept first. */
+export const namedPlansOf = (tx: Tx, clientId: string): Promise<NamedPlan[]> =>
+  tx("named_plan").where({ client_id: clientId }).orderBy(["created_at", "id"]).select<NamedPlan[]>(columns);
+
+export async function namedPlanOf(tx: Tx, clientId: string, id: string): Promise<NamedPlan> {
+  const found = await tx("named_plan").where({ client_id: clientId, id }).first<NamedPlan | undefined>(columns);
+  if (!found) throw new NotFound("plan");
+  return found;
+}
+
+/** There are as many as may be. */
+export class TooMany extends Error {}
+
+/** Keeps a plan under a name; sent twice, it is kept once. Throws `TooMany` when there are as many as may be. */
+export async function keepNamed(tx: Tx, clientId: string, named: Omit<NamedPlan, "at">): Promise<void> {
+  // two tabs that both find room do not both fill it
+  await tx("client").where({ id: clientId }).forUpdate().first("id");
+  const there = await namedPlansOf(tx, clientId);
+  if (there.some(({ id }) => id === named.id)) return;
+  if (there.length >= mostNamed) throw new TooMany();
+  await tx("named_plan")
+    .insert({
+      id: named.id,
+      client_id: clientId,
+      name: named.name,
+      template: named.template,
+      settings: JSON.stringify(named.settings),
+      plan: JSON.stringify(named.plan),
+    })
+    .onConflict(["practice_id", "id"])
+    .ignore();
+}
+
+export const dropNamed = (tx: Tx, clientId: string, id: string): Promise<number> =>
+  tx("named_plan").where({ client_id: clientId, id }).del();
