@@ -51,6 +51,7 @@ export default [
       route("sessions/home", "routes/client/home/home.tsx"),
       route("change", "routes/client/change/change.tsx"),
     ]),
+    route("clients/:clientId/path/input", "routes/client/path/input.ts"),
     route("clients/:clientId/cautions", "routes/client/cautions/cautions.ts"),
     route("clients/:clientId/table/:visitId", "routes/client/table/events.ts"),
     ...prefix("clients/:clientId/photos", [

@@ -8,11 +8,11 @@ import { saveSeries, seriesOf, type SeriesSettings } from "~data/series";
 import { draft, makeDatabase, type TestDatabase } from "~data/test/database";
 import { closeVisit, listVisits, openVisit, planVisits } from "~data/visits";
 import { dropBeside, keepBeside, plansView, takeNamed } from "./routes/client/path/plans.server";
-import { keepSeries, seriesView } from "./routes/client/path/series.server";
+import { keepSeries, seriesView, type Asking } from "./routes/client/path/series.server";
 
 const today = format(new Date(), "yyyy-MM-dd");
 const ago = (days: number) => format(subDays(new Date(), days), "yyyy-MM-dd");
-const odile = { settings: {} };
+const odile: Asking = { id: randomUUID(), settings: {} };
 let db: TestDatabase;
 beforeAll(async () => {
   db = await makeDatabase();

@@ -3,6 +3,7 @@ import { hash, verify } from "@node-rs/argon2";
 import type { Knex } from "knex";
 import type { PhotoSetup } from "../core/measure/calibration";
 import { usualSchool, type School } from "../core/screening/facts";
+import { noHands, type Hands } from "../core/techniques/hand-parts";
 import { isDeepStrictEqual } from "node:util";
 import { Overtaken } from "./errors";
 import { inPractice, prove, withProof, type Tx } from "./database";
@@ -20,7 +21,7 @@ export type Practitioner = {
   practiceName: string;
   name: string;
   email: string;
-  settings: { dim?: boolean; school?: School; setup?: StandSetup };
+  settings: { dim?: boolean; school?: School; setup?: StandSetup; hands?: Hands };
   /** Of the sign-in, not of the person. */
   sessionId: string;
   /** Stamp of the practice's own library; null while it has none. */
@@ -213,6 +214,22 @@ export async function saveSettings(tx: Tx, id: string, change: Practitioner["set
   await tx("practitioner")
     .where({ id })
     .update({ settings: tx.raw("settings || ?::jsonb", [JSON.stringify(change)]) });
+}
+
+/** Everyone of the practice, by name. */
+export const practitionersOf = (tx: Tx): Promise<Pick<Practitioner, "id" | "name" | "settings">[]> =>
+  tx("practitioner").orderBy(["name", "id"]).select("id", "name", "settings");
+
+/** Changes what a practitioner's hands are to take, where `was` stood so far. */
+export async function saveHands(tx: Tx, id: string, hands: Hands, was?: Hands): Promise<void> {
+  const { settings } = (await tx("practitioner")
+    .where({ id })
+    .forUpdate()
+    .first<Pick<Practitioner, "settings">>("settings"))!;
+  const now = settings.hands ?? noHands;
+  if (isDeepStrictEqual(now, hands)) return;
+  if (was !== undefined && !isDeepStrictEqual(now, was)) throw new Overtaken("settings", now);
+  await saveSettings(tx, id, { hands });
 }
 
 /** Changes how a practitioner works, where `was` stood so far; what was never told stands as usual. */

@@ -7,6 +7,8 @@ import { Stale } from "./errors";
 export type SeriesSettings = Rhythm & {
   bookedMinutes: number;
   thumbBudget: number;
+  /** Who gives it: one, or several in turn, by their ids; series of earlier days do not say. */
+  by?: string[];
   /** A lower ceiling of pressure than the client's own, of 10. */
   pressureMost?: number;
   /** How much the usual order of patterns weighs, 0–1; series of earlier days have none. */

@@ -1,5 +1,6 @@
 import { randomUUID } from "node:crypto";
 import type { Knex } from "knex";
+import type { HandBudget } from "../core/techniques/hand-parts";
 import type { Tx } from "./database";
 import { NotFound, Stale } from "./errors";
 
@@ -78,23 +79,63 @@ export const unfinishedVisits = (tx: Tx): Promise<(Visit & { clientName: string 
       clientName: "c.name",
     });
 
-/** Makes sure visits 1…dates.length exist; planned ones move to their new date, others stay. */
-export async function planVisits(tx: Tx, clientId: string, dates: readonly string[]): Promise<void> {
+/** Who gives a planned visit, and what it takes of them. */
+export type Given = { by: string | null; load: HandBudget };
+
+/**
+ * Makes sure visits 1…dates.length exist; planned ones move to their new date, others stay. `given`: of each visit, where that
+ * is known; left out, it stays as it was.
+ */
+export async function planVisits(
+  tx: Tx,
+  clientId: string,
+  dates: readonly string[],
+  given?: readonly Given[],
+): Promise<void> {
   const there = await listVisits(tx, clientId);
   for (const [i, date] of dates.entries()) {
     const visit = there.find((each) => each.ordinal === i + 1);
     if (!visit)
       await tx("visit")
-        .insert({ id: randomUUID(), client_id: clientId, ordinal: i + 1, on_date: date, status: "planned" })
+        .insert({
+          id: randomUUID(),
+          client_id: clientId,
+          ordinal: i + 1,
+          on_date: date,
+          status: "planned",
+          ...columnsOf(given?.[i]),
+        })
         .onConflict(["practice_id", "client_id", "ordinal"])
         .ignore();
-    else if (visit.status === "planned" && visit.onDate !== date)
-      await tx("visit").where({ id: visit.id, status: "planned" }).update({ on_date: date });
+    else if (visit.status === "planned" && (visit.onDate !== date || given?.[i]))
+      await tx("visit")
+        .where({ id: visit.id, status: "planned" })
+        .update({ on_date: date, ...columnsOf(given?.[i]) });
   }
   // Visits beyond the series' length go, unless something was recorded in them.
   const beyond = there.filter((visit) => visit.ordinal > dates.length && visit.status === "planned");
   for (const visit of beyond) if (!(await hasRecords(tx, visit.id))) await tx("visit").where({ id: visit.id }).del();
 }
+
+const columnsOf = (given: Given | undefined) =>
+  given ? { given_by: given.by, planned_load: JSON.stringify(given.load) } : {};
+
+/** What the visits of all clients but one take of a practitioner, day by day, as they were planned. */
+export const loadsBetween = (
+  tx: Tx,
+  by: string,
+  from: string,
+  to: string,
+  butClient: string,
+): Promise<{ day: string; load: HandBudget }[]> =>
+  tx("visit as v")
+    .join("client as c", "c.id", "v.client_id")
+    .whereNull("c.archived_at")
+    .where("v.given_by", by)
+    .whereNot("v.client_id", butClient)
+    .whereBetween("v.on_date", [from, to])
+    .whereNotNull("v.planned_load")
+    .select<{ day: string; load: HandBudget }[]>({ day: "v.on_date", load: "v.planned_load" });
 
 async function hasRecords(tx: Tx, visitId: string): Promise<boolean> {
   for (const table of [

@@ -80,7 +80,23 @@ export function anneal(
     }
     draft.undo();
   }
+  tidy();
   return true;
+
+  /** In the end, what is not missed goes, and its minutes to the others. */
+  function tidy() {
+    for (let s = 0; s < count; s++)
+      for (const c of [...held[s]!.in]) {
+        const { kind, locked } = held[s]!.room.choices[c]!;
+        if (kind !== "middle" || locked || !held[s]!.has[c]) continue;
+        const before = draft.worth;
+        draft.leave(s, c);
+        if (build.mend(s) && fit(draft, s) && lawful(new Set([s])) && draft.worth >= before - 1e-9) {
+          draft.settle();
+          keepBest(search.moves);
+        } else draft.undo();
+      }
+  }
 
   function lawful(touched: ReadonlySet<number>): boolean {
     let first = count;

@@ -6,8 +6,9 @@ const mostTrades = 8;
 
 /** Whether a session's loads and its time face down hold. */
 export function withinLoads(plan: Draft, s: number): boolean {
-  const { thumb, fingers, prone, room } = plan.held[s]!;
-  return thumb <= room.thumb + 1e-6 && fingers <= room.fingers + 1e-6 && prone <= room.prone + 1e-6;
+  const { hands, prone, room } = plan.held[s]!;
+  for (let part = 0; part < hands.length; part++) if (hands[part]! > room.hands[part]! + 1e-6) return false;
+  return prone <= room.prone + 1e-6;
 }
 
 /**
@@ -21,8 +22,9 @@ export function fit(plan: Draft, s: number): boolean {
   if (kinds.opening !== 1 || kinds.rising !== 1 || kinds.closing < rulebook.closings.least) return false;
   if (!plan.takeStance(s)) return false;
   while (plan.free(s) < 0) if (!take(plan, s, () => 1)) return false;
-  while (held.thumb > room.thumb + 1e-6) if (!take(plan, s, (c) => room.choices[c]!.thumb)) return false;
-  while (held.fingers > room.fingers + 1e-6) if (!take(plan, s, (c) => room.choices[c]!.fingers)) return false;
+  for (let hand = 0; hand < held.hands.length; hand++)
+    while (held.hands[hand]! > room.hands[hand]! + 1e-6)
+      if (!take(plan, s, (c) => room.choices[c]!.hands[hand]!)) return false;
   while (held.prone > room.prone + 1e-6) if (!take(plan, s, (c) => room.choices[c]!.prone)) return false;
   fill(plan, s);
   for (let trade = 0; trade < mostTrades; trade++) {
@@ -58,14 +60,10 @@ function take(plan: Draft, s: number, frees: (choice: number) => number): boolea
 
 /** Whether a half minute more on a side of a choice keeps its own limit and the session's loads. */
 function roomFor(plan: Draft, s: number, c: number, k: number): boolean {
-  const { half, room, thumb, fingers, prone } = plan.held[s]!;
+  const { half, room, hands, prone } = plan.held[s]!;
   const choice = room.choices[c]!;
-  return (
-    half[2 * c + k]! < choice.most &&
-    thumb + choice.thumb <= room.thumb + 1e-6 &&
-    fingers + choice.fingers <= room.fingers + 1e-6 &&
-    prone + choice.prone <= room.prone + 1e-6
-  );
+  for (const part of choice.tires) if (hands[part]! + choice.hands[part]! > room.hands[part]! + 1e-6) return false;
+  return half[2 * c + k]! < choice.most && prone + choice.prone <= room.prone + 1e-6;
 }
 
 /** Gives a half minute to where it is worth most. False when it is worth nothing anywhere. */

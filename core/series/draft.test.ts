@@ -165,8 +165,7 @@ describe("dealing out the minutes of a session", () => {
         const held = draft.held[s]!;
         expect(fit(draft, s)).toBe(true);
         expect(draft.free(s)).toBeGreaterThanOrEqual(0);
-        expect(held.thumb).toBeLessThanOrEqual(room.thumb + 1e-6);
-        expect(held.fingers).toBeLessThanOrEqual(room.fingers + 1e-6);
+        room.hands.forEach((most, part) => expect(held.hands[part]).toBeLessThanOrEqual(most + 1e-6));
         for (const c of held.in)
           room.choices[c]!.sides.forEach((_, k) => {
             expect(held.half[2 * c + k]).toBeGreaterThanOrEqual(room.choices[c]!.least);

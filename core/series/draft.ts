@@ -1,5 +1,6 @@
 import { currentKey } from "../techniques/library";
 import { regionKeys } from "../anatomy/regions";
+import { handParts } from "../techniques/hand-parts";
 import type { PlannedSession } from "./plan";
 import { halves } from "./plan";
 import { rulebook } from "./rulebook";
@@ -40,8 +41,8 @@ type Held = {
   /** Half minutes of a choice: its first and second side. */
   half: Int16Array;
   time: number;
-  thumb: number;
-  fingers: number;
+  /** Load on each of `handParts`. */
+  hands: Float64Array;
   prone: number;
   front: number;
   light: number;
@@ -95,8 +96,7 @@ export class Draft {
         has: new Uint8Array(room.choices.length),
         half: new Int16Array(room.choices.length * 2),
         time: 0,
-        thumb: 0,
-        fingers: 0,
+        hands: new Float64Array(handParts.length),
         prone: 0,
         front: 0,
         light: 0,
@@ -227,8 +227,7 @@ export class Draft {
     if (by === 0) return;
     held.half[part] = half;
     held.time += by;
-    held.thumb += by * choice.thumb;
-    held.fingers += by * choice.fingers;
+    for (const part of choice.tires) held.hands[part]! += by * choice.hands[part]!;
     held.prone += by * choice.prone;
     held.front += by * choice.front;
     for (let r = 0, left = choice.outer; left; r++, left >>= 1) if (left & 1) held.outer[r]! += by;

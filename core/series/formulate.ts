@@ -32,6 +32,8 @@ import {
 } from "./rulebook";
 import { coverageItems, counted, loadCost, positionCost, slopePoints, slopes, totalLoad } from "./score";
 import { sessionsOf } from "./course";
+import { handPartName, handParts, loadOf } from "../techniques/hand-parts";
+import { budgetIn } from "./hands";
 
 const positions: readonly Position[] = ["prone", "supine", "side", "seated"];
 
@@ -162,9 +164,12 @@ export function formulate(input: PlanInput): Formulation {
         `${place}: time face down`,
         "min",
       );
-    const load = (part: "thumb" | "fingers") => all.flatMap((use) => timed(use, use.technique.load[part] ?? 0));
-    model.row(0, input.thumbBudget, load("thumb"), `${place}: thumb load`, "load minutes");
-    model.row(0, rulebook.fingerBudget, load("fingers"));
+    for (const part of handParts) {
+      const most = budgetIn(part, s, input);
+      if (!Number.isFinite(most)) continue;
+      const load = all.flatMap((use) => timed(use, loadOf(use.technique, part)));
+      model.row(0, most, load, `${place}: load on the ${handPartName[part].toLowerCase()}`, "load minutes");
+    }
     const need = complaintNeed(s, input);
     if (input.complaintRegion && need > 0) {
       const region = input.complaintRegion;

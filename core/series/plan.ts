@@ -5,6 +5,7 @@ import type { Outcome } from "../screening/outcome";
 import type { Position } from "../techniques/technique";
 import type { Minutes } from "../units";
 import type { Course } from "./course";
+import type { HandBudget } from "../techniques/hand-parts";
 
 /** What the practitioner fixed by hand. Sessions count from 0. */
 export type Lock = { session: number; technique: string; kind: "keep" | "leave-out" };
@@ -34,6 +35,8 @@ export type PlanInput = {
   days: readonly IsoDay[];
   /** Strain a practitioner's thumbs take in one session: load (0–3) × minutes. */
   thumbBudget: number;
+  /** What a practitioner's parts may take at most in each session, where that is less: by session, day and week. */
+  hands?: readonly HandBudget[];
   locks: readonly Lock[];
   /** Sessions that have been worked already, from the first on: they stay as they were. */
   done: readonly PlannedSession[];

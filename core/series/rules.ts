@@ -31,8 +31,10 @@ import {
   whyNot,
   turnMinutes,
 } from "./rulebook";
-import { positionsUsed, strain } from "./score";
+import { positionsUsed } from "./score";
 import { sessionsOf } from "./course";
+import { handPartName, handParts } from "../techniques/hand-parts";
+import { budgetIn, sessionLoad } from "./hands";
 
 export type RuleName =
   | "technique"
@@ -238,17 +240,17 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
     const mostBlocks = mostLightBlocks(s, input);
     if (blocks > mostBlocks)
       say("light touch", s, `${blocks} light-touch blocks are more than ${mostBlocks}.`, blocks - mostBlocks);
-    const thumbs = strain(sessions[s]!, "thumb");
-    if (thumbs > input.thumbBudget + slack)
-      say("hands", s, `the thumbs would take ${thumbs} of ${input.thumbBudget}.`, thumbs - input.thumbBudget);
-    const fingers = strain(sessions[s]!, "fingers");
-    if (fingers > rulebook.fingerBudget + slack)
-      say(
-        "hands",
-        s,
-        `the fingers would take ${fingers} of ${rulebook.fingerBudget}.`,
-        fingers - rulebook.fingerBudget,
-      );
+    const load = sessionLoad(sessions[s]!);
+    for (const part of handParts) {
+      const most = budgetIn(part, s, input);
+      if (load[part] > most + slack)
+        say(
+          "hands",
+          s,
+          `the ${handPartName[part].toLowerCase()} would take ${Math.round(10 * load[part]) / 10} of ${most}.`,
+          load[part] - most,
+        );
+    }
     const need = complaintNeed(s, input);
     if (input.complaintRegion && need > 0) {
       const region = input.complaintRegion;

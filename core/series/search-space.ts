@@ -2,6 +2,8 @@ import { regionKeys } from "../anatomy/regions";
 import { stemOf, techniqueOf } from "../techniques/library";
 import type { Position, Technique } from "../techniques/technique";
 import { solvedRange } from "./arc-minutes";
+import { handParts, loadOf } from "../techniques/hand-parts";
+import { budgetIn } from "./hands";
 import { halves, minutesOf, type PlanInput } from "./plan";
 import { complaintNeed, helpsComplaint } from "./complaint";
 import {
@@ -57,8 +59,8 @@ export type Room = {
   /** Sets of positions the session may use, the ones that cost least first. */
   stances: readonly Stance[];
   time: number;
-  thumb: number;
-  fingers: number;
+  /** What each of `handParts` may take; Infinity where there is no limit. */
+  hands: Float64Array;
   prone: number;
   lightBlocks: number;
   /** For each asked-for preparation: the choices of which one has to be there. */
@@ -83,8 +85,9 @@ export type Choice = {
   positions: number;
   /** Per half minute. */
   load: number;
-  thumb: number;
-  fingers: number;
+  /** On each of `handParts`, and which of them it tires at all. */
+  hands: Float64Array;
+  tires: readonly number[];
   prone: number;
   front: number;
   /** Coverage items it adds to, and by how much per half minute on each of its sides. */
@@ -213,8 +216,8 @@ export function searchSpace(input: PlanInput): SearchSpace {
         most: halves(most),
         positions: verdict.positions.reduce((mask, position) => mask | (1 << positionBits.indexOf(position)), 0),
         load: (loadCost * totalLoad(technique)) / 2,
-        thumb: (technique.load.thumb ?? 0) / 2,
-        fingers: (technique.load.fingers ?? 0) / 2,
+        hands: Float64Array.from(handParts, (part) => loadOf(technique, part) / 2),
+        tires: where(handParts, (part) => loadOf(technique, part) > 0),
         prone: proneOnly(technique, session, input) && !isRising(technique) ? 0.5 : 0,
         front: facingSide === "front" ? 1 : facingSide === "back" ? -1 : 0,
         items: Int32Array.from(own),
@@ -235,8 +238,7 @@ export function searchSpace(input: PlanInput): SearchSpace {
       indexOf: new Map(choices.map(({ technique }, c) => [technique.key, c])),
       stances: stancesOf(positionsIn(session, input)),
       time: Math.floor(2 * tableMinutesIn(session, input) + 1e-9),
-      thumb: input.thumbBudget,
-      fingers: rulebook.fingerBudget,
+      hands: Float64Array.from(handParts, (part) => budgetIn(part, session, input)),
       prone: proneMinutesIn(session, input),
       lightBlocks: mostLightBlocks(session, input),
       covers: covers.map((group) => Int32Array.from(group)),

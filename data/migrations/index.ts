@@ -19,6 +19,7 @@ import { choices } from "./017-choices";
 import { library } from "./018-library";
 import { homeCare } from "./019-home-care";
 import { namedPlans } from "./020-named-plans";
+import { whoGives } from "./021-who-gives";
 import { grantSql } from "./grants";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
@@ -43,6 +44,7 @@ const migrations: Migration[] = [
   library,
   homeCare,
   namedPlans,
+  whoGives,
 ];
 
 /** Migrations are imported statically, so that the bundled server carries them. */

@@ -2,8 +2,10 @@ import { currentKey, libraryInUse } from "~core/techniques/library";
 import { tableMinutesOf, type Lock, type PlanInput, type PlannedSession } from "~core/series/plan";
 import { daysWorked, sessionDays } from "~core/series/dates";
 import { sessionsOf } from "~core/series/course";
+import type { HandBudget } from "~core/techniques/hand-parts";
+import { handsLeft } from "~core/series/hands-left";
 import { unsafe, type Breach } from "~core/series/rules";
-import type { IsoDay } from "~core/days";
+import { plusDays, type IsoDay } from "~core/days";
 import type { Judged } from "~core/screening/outcome";
 import { foldRun } from "~core/session/fold";
 import { workedAt } from "~core/session/worked";
@@ -12,7 +14,8 @@ import { readingOf, type ReadingOfClient } from "~app/reading.server";
 import type { Tx } from "~data/database";
 import type { Series, SeriesSettings } from "~data/series";
 import { eventsOfVisits } from "~data/session-events";
-import { listVisits, type Visit } from "~data/visits";
+import { practitionersOf } from "~data/practitioners";
+import { listVisits, loadsBetween, type Visit } from "~data/visits";
 
 /** What visits really gave, by their id, from the run's log and the arc's; undefined for those without either. */
 export async function workedVisits(
@@ -41,6 +44,30 @@ export async function workedSessions(
 export const sessionsOfSeries = ({ template, settings }: Pick<Series, "template" | "settings">) =>
   sessionsOf({ template, course: settings.course });
 
+/** Who gives a session of a series: one after the other where several do. */
+export const giverOf = ({ by = [] }: Pick<SeriesSettings, "by">, session: number): string | undefined =>
+  by[session % Math.max(1, by.length)];
+
+/** What is left of the practitioners' own budgets for each session, where any of them has set one. */
+async function handsFor(
+  tx: Tx,
+  client: Client,
+  settings: SeriesSettings,
+  days: readonly IsoDay[],
+  done: number,
+): Promise<{ hands?: HandBudget[] }> {
+  if (!settings.by?.length || days.length <= done) return {};
+  const people = await practitionersOf(tx);
+  const hands: HandBudget[] = days.map(() => ({}));
+  for (const { id, settings: own } of people) {
+    if (!own.hands || !settings.by.includes(id)) continue;
+    const mine = days.map((day, s) => (s >= done && giverOf(settings, s) === id ? day : undefined));
+    const others = await loadsBetween(tx, id, plusDays(days[done]!, -6), plusDays(days.at(-1)!, 6), client.id);
+    handsLeft(own.hands, mine, others).forEach((left, s) => Object.assign(hands[s]!, left));
+  }
+  return hands.some((budget) => Object.keys(budget).length > 0) ? { hands } : {};
+}
+
 /** What the hands may press at most in a series, of 10: the client's own ceiling, or the series' lower one. */
 export const ceilingOf = (client: Client, series: Pick<Series, "settings"> | undefined): number =>
   Math.min(client.pressureCeiling, series?.settings.pressureMost ?? 10);
@@ -67,8 +94,10 @@ export async function planInputOf(
 ): Promise<PlanInput> {
   const visits = await listVisits(tx, client.id);
   const done = await workedSessions(tx, visits, series);
+  const days = sessionDays(daysWorked(visits), settings, sessionsOf({ template, course: settings.course }).length);
   return {
     template,
+    ...(await handsFor(tx, client, settings, days, done.length)),
     ...(settings.course ? { course: settings.course } : {}),
     tableMinutes: tableMinutesOf(settings.bookedMinutes),
     // what was left out of the reading is no target of the plan
@@ -82,7 +111,7 @@ export async function planInputOf(
     ...offer(),
     // what was decided to be set aside does not reach the plan
     cautions: judged.filter((caution) => !caution.decided),
-    days: sessionDays(daysWorked(visits), settings, sessionsOf({ template, course: settings.course }).length),
+    days,
     done,
   };
 }

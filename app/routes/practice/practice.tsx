@@ -5,18 +5,20 @@ import { useTheme } from "@mui/material/styles";
 import { addWeeks, format, parseISO, startOfWeek } from "date-fns";
 import type { Route } from "./+types/practice";
 import { data, Link } from "react-router";
-import { array, boolean, number, object, string } from "yup";
+import { array, boolean, number, object, string, type NumberSchema } from "yup";
 import { safetyTagKeys, type SafetyTag } from "~core/techniques/safety-tags";
 import { usualSchool, type School } from "~core/screening/facts";
 import { outOfSchool, schoolKinds } from "~core/screening/schools";
-import { saveSchool } from "~data/practitioners";
+import { saveHands, saveSchool } from "~data/practitioners";
 import { validate } from "~app/validation";
+import { HandsForm } from "./hands-form";
 import { SchoolForm } from "./school-form";
 import { landmarks, type LandmarkKey } from "~core/anatomy/landmarks";
 import { figureOfPoint } from "~core/measure/own-figures";
 import { ownFigures } from "~app/own-figures.server";
 import { usualPrecision } from "~core/measure/propagate";
-import { strain } from "~core/series/score";
+import { handPartName, handParts, noHands, type HandPart } from "~core/techniques/hand-parts";
+import { sessionLoad } from "~core/series/hands";
 import { workedVisits } from "~app/routes/client/plan-input.server";
 import { inSession, keeping } from "~app/session.server";
 import { today } from "~app/today.server";
@@ -26,33 +28,27 @@ import { visitsBetween } from "~data/visits";
 export const meta: Route.MetaFunction = () => [{ title: "Practice · Ember Path" }];
 const weeks = 8;
 const formatPlacing = (mm: number) => `${mm.toFixed(1)} mm`;
-const parts = ["thumb", "fingers", "wrist", "shoulder", "back"] as const;
-const partName = {
-  thumb: "Thumbs",
-  fingers: "Fingers",
-  wrist: "Wrists",
-  shoulder: "Shoulders",
-  back: "Low back",
-} as const;
 
 export function loader({ context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx, practitioner }) => {
     const start = addWeeks(startOfWeek(parseISO(today()), { weekStartsOn: 1 }), 1 - weeks);
     const visits = await visitsBetween(tx, format(start, "yyyy-MM-dd"), today());
-    const load = parts.map(() => Array.from({ length: weeks }, () => 0));
+    const load = handParts.map(() => Array.from({ length: weeks }, () => 0));
     const logs = await workedVisits(tx, visits);
     for (const visit of visits) {
       const worked = logs.get(visit.id);
       if (!worked) continue;
       const week = Math.floor((parseISO(visit.onDate).getTime() - start.getTime()) / (7 * 864e5) + 0.001);
-      parts.forEach((part, i) => {
-        if (week >= 0 && week < weeks) load[i]![week]! += strain(worked, part);
+      const taken = sessionLoad(worked);
+      handParts.forEach((part, i) => {
+        if (week >= 0 && week < weeks) load[i]![week]! += taken[part];
       });
     }
     const school = { ...usualSchool, ...practitioner.settings.school };
     return {
       own: (await ownFigures(tx))[practitioner.id] ?? { sem: {}, placing: {} },
       school,
+      hands: practitioner.settings.hands ?? noHands,
       out: {
         now: outOfSchool(school).size,
         ...Object.fromEntries(schoolKinds.map((kind) => [kind.key, outOfSchool(kind.school).size])),
@@ -91,11 +87,31 @@ const schoolSchema = object({
   was: object(schoolShape).default(undefined).optional(),
 });
 
+const budgets = object(
+  Object.fromEntries(
+    handParts.map((part) => [
+      part,
+      number()
+        .typeError(`${handPartName[part]}: type a number, or leave it empty.`)
+        .min(0, `${handPartName[part]}: at least 0, got \${value}.`)
+        .max(5000, `${handPartName[part]}: at most 5000, got \${value}.`),
+    ]),
+  ) as Record<HandPart, NumberSchema<number | undefined>>,
+);
+const handsShape = object({ session: budgets, day: budgets, week: budgets });
+const handsSchema = object({ hands: handsShape.required(), was: handsShape.default(undefined).optional() });
+
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
 /** Saves how the practitioner works. */
 export function action({ context }: Route.ActionArgs) {
   return keeping(context, async ({ tx, practitioner, body }) => {
+    if (body.fields.hands !== undefined) {
+      const sent = await validate(handsSchema, body.fields);
+      if (sent.errors) return data({ errors: sent.errors }, { status: 400 });
+      await saveHands(tx, practitioner.id, sent.value.hands, sent.value.was);
+      return { ok: true };
+    }
     const { value, errors } = await validate(schoolSchema, body.fields);
     if (errors) return data({ errors }, { status: 400 });
     const { was, ...school } = value;
@@ -105,7 +121,7 @@ export function action({ context }: Route.ActionArgs) {
 }
 
 /** Your own hands over the weeks, from the run sheets, and how sure your marking is taken to be. */
-export default function Practice({ loaderData: { load, weeks, school, out, own } }: Route.ComponentProps) {
+export default function Practice({ loaderData: { load, weeks, school, hands, out, own } }: Route.ComponentProps) {
   const { tokens } = useTheme();
   const most = Math.max(1, ...load.flat());
   const none = load.flat().every((value) => value === 0);
@@ -127,9 +143,9 @@ export default function Practice({ loaderData: { load, weeks, school, out, own }
               aria-label="Load on thumbs, fingers, wrists, shoulders and low back by week"
             >
               {load.map((row, i) => (
-                <g key={parts[i]} transform={`translate(0 ${i * 58})`}>
+                <g key={handParts[i]} transform={`translate(0 ${i * 58})`}>
                   <text x={0} y={40} fontSize={14} fill={tokens.ink}>
-                    {partName[parts[i]!]}
+                    {handPartName[handParts[i]!]}
                   </text>
                   <line x1={100} x2={760} y1={50} y2={50} stroke={tokens.line} />
                   {row.map((value, week) => {
@@ -141,7 +157,7 @@ export default function Practice({ loaderData: { load, weeks, school, out, own }
                           y={50 - height}
                           width={38}
                           height={height}
-                          fill={value > 0.85 * most && parts[i] === "thumb" ? tokens.ember : tokens.slate}
+                          fill={value > 0.85 * most && handParts[i] === "thumb" ? tokens.ember : tokens.slate}
                         />
                         {value > 0 && (
                           <text
@@ -169,6 +185,7 @@ export default function Practice({ loaderData: { load, weeks, school, out, own }
         </Box>
         <Box>
           <SchoolForm out={out} stored={school} />
+          <HandsForm stored={hands} />
           <Typography variant="h2" sx={{ mt: 5 }}>
             Practice for the hands
           </Typography>

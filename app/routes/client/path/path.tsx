@@ -7,11 +7,11 @@ import { useCallback, useMemo, useRef, useState } from "react";
 import { Link, useFetcher } from "react-router";
 import type { Route } from "./+types/path";
 import { sessionsOf } from "~core/series/course";
-import { rhythmWords, sessionDays } from "~core/series/dates";
+import { rhythmWords } from "~core/series/dates";
 import { repairStability, usualStability } from "~core/series/draft";
 import { differences } from "~core/series/edit";
 import { changedCourse, goingOn, whyNotChange, type CourseChange, type Numbered } from "~core/series/lengthen";
-import { tableMinutesOf, type Lock, type Plan, type PlannedSession } from "~core/series/plan";
+import { type Lock, type Plan, type PlannedSession } from "~core/series/plan";
 import { scoreOf } from "~core/series/score";
 import { sinceInShort, sinceSolved, sinceWords } from "~core/series/since";
 import { templateOf } from "~core/series/template";
@@ -22,6 +22,7 @@ import { shortDay } from "~app/ui/dates";
 import { Empty } from "~app/ui/page";
 import type { FieldErrors } from "~app/validation";
 import type { SeriesSettings } from "~data/series";
+import { askInput, type Chosen } from "./ask-input";
 import { CourseButtons } from "./course-buttons";
 import { EditBar } from "./edit-bar";
 import { SeriesHints } from "./hints";
@@ -34,9 +35,6 @@ import { Sequences } from "./sequences";
 import { TargetList } from "./target-list";
 import { usePlanEdit } from "./use-plan-edit";
 import { useSolver } from "./use-solver";
-
-/** What was chosen for a series. */
-type Chosen = { template: string; settings: SeriesSettings };
 
 export function loader({ params, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx, practitioner }) => {
@@ -55,6 +53,12 @@ export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
 export function action({ params, context }: Route.ActionArgs) {
   return inSession(context, ({ tx, practitioner, body }) => keepSeries(tx, practitioner, params.clientId, body.fields));
+}
+
+/** Who gives a session, where a practice has more than one practitioner. */
+function givenBy(by: readonly string[] = [], session: number, people: readonly { id: string; name: string }[]) {
+  const id = by[session % Math.max(1, by.length)];
+  return people.length > 1 ? people.find((each) => each.id === id)?.name : undefined;
 }
 
 export default function Path({ loaderData, params: { clientId } }: Route.ComponentProps) {
@@ -79,20 +83,9 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
   const [asked, setAsked] = useState<Chosen>();
   /** `kept`: a plan that is changed as little as the new settings allow. */
   const solveWith = (next: Chosen, kept?: readonly PlannedSession[]) => {
-    const { course: _, ...rest } = input;
-    const { course } = next.settings;
     setAsked(next);
     solver.start(
-      {
-        ...rest,
-        template: next.template,
-        ...(course ? { course } : {}),
-        thumbBudget: next.settings.thumbBudget,
-        ...(next.settings.order ? { order: next.settings.order } : { order: 0 }),
-        tableMinutes: tableMinutesOf(next.settings.bookedMinutes),
-        locks: next.settings.locks,
-        days: sessionDays(worked, next.settings, sessionsOf({ template: next.template, course }).length),
-      },
+      askInput(clientId, id, next, { input, worked }),
       (plan) => save(next, plan),
       kept && { kept, ...usualStability },
     );
@@ -353,6 +346,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
             named={names[Math.min(session, names.length - 1)]!}
             plan={plan}
             session={Math.min(session, plan.sessions.length - 1)}
+            given={givenBy(settings.by, session, loaderData.people)}
             course={
               <CourseButtons
                 no={(kind) => whyNotChange(numbered, { kind, session }, input.done.length)}
@@ -384,6 +378,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
           template={template}
           settings={settings}
           input={input}
+          people={loaderData.people}
           close={() => setEditing(false)}
           apply={({ next, ...chosen }) => {
             setEditing(false);

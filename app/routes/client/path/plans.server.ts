@@ -17,7 +17,7 @@ import { dropNamed, keepNamed, mostNamed, namedPlanOf, namedPlansOf, TooMany } f
 import { seriesOf, type SeriesSettings, type StoredPlan } from "~data/series";
 import { listVisits } from "~data/visits";
 import { namedSchema, planSchema } from "./series-form";
-import { lawful, planFor, putInForce, seriesView, type Asking } from "./series.server";
+import { lawful, planFor, putInForce, seriesView, unknownGiver, type Asking } from "./series.server";
 
 /** What was worked as it was worked, what is to come as it is planned. */
 const asWorked = ({ done }: PlanInput, sessions: readonly PlannedSession[]) => [
@@ -27,7 +27,7 @@ const asWorked = ({ done }: PlanInput, sessions: readonly PlannedSession[]) => [
 
 /** The plans that are kept beside a client's own, each with what it comes to by today's findings. */
 export async function plansView(tx: Tx, practitioner: Asking, clientId: string) {
-  const { client, series, input, template, settings, refer } = await seriesView(tx, practitioner, clientId);
+  const { client, series, input, template, settings, refer, worked } = await seriesView(tx, practitioner, clientId);
   const judged = await judgedOf(tx, client, practitioner);
   const reading = await readingOf(tx, client, await listVisits(tx, client.id));
   const named = [];
@@ -42,6 +42,7 @@ export async function plansView(tx: Tx, practitioner: Asking, clientId: string) 
     template,
     settings,
     refer,
+    worked,
     named,
     inForce: series?.plan
       ? { sessions: series.plan.sessions, figures: planFigures(input, asWorked(input, series.plan.sessions)) }
@@ -60,6 +61,8 @@ export async function keepBeside(tx: Tx, practitioner: Asking, clientId: string,
   if (checked.errors) return data({ errors: checked.errors }, { status: 400 });
   const client = await getClient(tx, clientId);
   const stored = await seriesOf(tx, client.id);
+  const unknown = await unknownGiver(tx, named.value.settings.by);
+  if (unknown) return unknown;
   const { template, id, name } = named.value;
   const settings = named.value.settings as SeriesSettings;
   const { length } = sessionsOf({ template, course: settings.course });

@@ -10,7 +10,7 @@ import { sameSessions, sessionsOf } from "~core/series/course";
 import { rhythmWords } from "~core/series/dates";
 import type { PlanFigures } from "~core/series/figures";
 import { changedCourse, type Numbered } from "~core/series/lengthen";
-import { tableMinutesOf, type Plan } from "~core/series/plan";
+import type { Plan } from "~core/series/plan";
 import { templateOf } from "~core/series/template";
 import { variantsOf, type Variant } from "~core/series/variants";
 import { counted } from "~core/words";
@@ -22,6 +22,7 @@ import type { FieldErrors } from "~app/validation";
 import { NotFound } from "~data/errors";
 import type { SeriesSettings } from "~data/series";
 import { dropBeside, keepBeside, plansView, takeNamed } from "./plans.server";
+import { askInput } from "./ask-input";
 import { Solving } from "./solving";
 import { useSolver } from "./use-solver";
 
@@ -43,8 +44,8 @@ export function action({ params, context }: Route.ActionArgs) {
 type Answer = { ok?: boolean; errors?: FieldErrors; breaches?: string[]; stale?: boolean };
 
 /** Plans of one client side by side, one of them in force: what each gives, takes and breaks. */
-export default function Plans({ loaderData }: Route.ComponentProps) {
-  const { inForce, named, input, template, settings, version, refer } = loaderData;
+export default function Plans({ loaderData, params: { clientId } }: Route.ComponentProps) {
+  const { inForce, named, input, template, settings, version, refer, worked } = loaderData;
   const [name, setName] = useState("");
   const sender = useFetcher<Answer>();
   const solver = useSolver();
@@ -71,17 +72,8 @@ export default function Plans({ loaderData }: Route.ComponentProps) {
       locks: [...own.locks],
       ...(own.course && { course: [...own.course] }),
     };
-    const { course: __, ...rest } = input;
-    solver.start(
-      {
-        ...rest,
-        ...variant.settings,
-        tableMinutes: tableMinutesOf(chosen.bookedMinutes),
-        locks: chosen.locks,
-        ...(chosen.course && { course: chosen.course }),
-        days: input.days.filter((___, s) => !variant.skip.includes(s)),
-      },
-      (plan) => keep(variant.name, { template, settings: chosen }, plan),
+    solver.start(askInput(clientId, crypto.randomUUID(), { template, settings: chosen }, { input, worked }), (plan) =>
+      keep(variant.name, { template, settings: chosen }, plan),
     );
   };
   const busy = sender.state !== "idle" || solver.state.kind === "solving";

@@ -40,6 +40,7 @@ export const seriesSchema = object({
       .max(7)
       .default(undefined)
       .optional(),
+    by: array(string().uuid("Given by: choose somebody.").required()).max(4).default(undefined).optional(),
     course: array(whole("Session of the template", earlier, longest))
       .max(longest)
       .default(undefined)

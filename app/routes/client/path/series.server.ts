@@ -7,6 +7,7 @@ import { isActive } from "~core/screening/outcome";
 import { usualSchool } from "~core/screening/facts";
 import { sameSessions, sessionsOf } from "~core/series/course";
 import { daysWorked, sessionDays } from "~core/series/dates";
+import { sessionLoad } from "~core/series/hands";
 import type { Lock, PlanInput, PlannedSession } from "~core/series/plan";
 import { breaches } from "~core/series/rules";
 import { scoreOf } from "~core/series/score";
@@ -18,24 +19,25 @@ import { judgedOf } from "~app/screening.server";
 import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
 import { validate, versionOf, type FieldErrors } from "~app/validation";
-import { planInputOf, unsafeIn } from "~app/routes/client/plan-input.server";
+import { giverOf, planInputOf, unsafeIn } from "~app/routes/client/plan-input.server";
 import { getClient } from "~data/clients";
 import type { Tx } from "~data/database";
 import { Stale } from "~data/errors";
-import type { Practitioner } from "~data/practitioners";
+import { practitionersOf, type Practitioner } from "~data/practitioners";
 import { saveSeries, seriesOf, type Series, type SeriesSettings, type StoredPlan } from "~data/series";
 import { listVisits, planVisits } from "~data/visits";
 import { planSchema, seriesSchema } from "./series-form";
 
 /** Whoever asks, as far as planning goes. */
-export type Asking = Pick<Practitioner, "settings">;
+export type Asking = Pick<Practitioner, "id" | "settings">;
 
-const usualSettings = (startOn: string, order: number): SeriesSettings => ({
+const usualSettings = (startOn: string, order: number, by: string): SeriesSettings => ({
   bookedMinutes: 90,
   thumbBudget: 40,
   startOn,
   intervalDays: 10,
   order,
+  by: [by],
   locks: [],
 });
 
@@ -59,9 +61,13 @@ export async function seriesView(tx: Tx, practitioner: Asking, clientId: string)
   const client = await getClient(tx, clientId);
   const series = await seriesOf(tx, client.id);
   const visits = await listVisits(tx, client.id);
-  const settings =
-    series?.settings ??
-    usualSettings(visits[0]?.onDate ?? today(), { ...usualSchool, ...practitioner.settings.school }.order);
+  const settings = series
+    ? { by: [practitioner.id], ...series.settings }
+    : usualSettings(
+        visits[0]?.onDate ?? today(),
+        { ...usualSchool, ...practitioner.settings.school }.order,
+        practitioner.id,
+      );
   const template = series?.template ?? usualTemplate().key;
   const judged = await judgedOf(tx, client, practitioner);
   const input = await planInputOf(tx, client, series, template, settings, judged);
@@ -83,6 +89,7 @@ export async function seriesView(tx: Tx, practitioner: Asking, clientId: string)
     current: (current?.ordinal ?? visits.length + 1) - 1,
     broken: unsafeIn(client, series, visits, judged).map(({ session, sentence }) => ({ session, sentence })),
     refer: referring(input),
+    people: (await practitionersOf(tx)).map(({ id, name }) => ({ id, name })),
     hints: goesOn ? courseHints(input, worked, next) : [],
     rhythm: goesOn
       ? rhythmHint(lastKept(await momentsOfClient(tx, client.id), done), settings, {
@@ -135,6 +142,14 @@ export const planFor = (
   solvedAt: new Date().toISOString(),
 });
 
+/** Refuses who is nobody of the practice. */
+export async function unknownGiver(tx: Tx, by: readonly string[] = []) {
+  const people = await practitionersOf(tx);
+  return by.every((id) => people.some((each) => each.id === id))
+    ? undefined
+    : data({ errors: { "settings.by": "Given by: they are nobody of this practice." } }, { status: 400 });
+}
+
 /** Puts a series in force, and its visits on their days. */
 export async function putInForce(
   tx: Tx,
@@ -154,8 +169,25 @@ export async function putInForce(
       tx,
       client.id,
       sessionDays(daysWorked(await listVisits(tx, client.id)), settings, plan.sessions.length),
+      plan.sessions.map((session, s) => ({ by: giverOf(settings, s) ?? null, load: sessionLoad(session) })),
     );
   return { ok: true };
+}
+
+/** What a series would be solved from, if this were chosen for it. */
+export async function inputAsked(
+  tx: Tx,
+  practitioner: Asking,
+  clientId: string,
+  sent: Record<string, unknown>,
+): Promise<{ input: PlanInput } | Refused> {
+  const series = await validate(seriesSchema, sent);
+  if (series.errors) return { refused: data({ errors: series.errors }, { status: 400 }) };
+  const client = await getClient(tx, clientId);
+  const judged = await judgedOf(tx, client, practitioner);
+  const { template, settings } = series.value;
+  const stored = await seriesOf(tx, client.id);
+  return { input: await planInputOf(tx, client, stored, template, settings as SeriesSettings, judged) };
 }
 
 /**
@@ -166,6 +198,8 @@ export async function keepSeries(tx: Tx, practitioner: Asking, clientId: string,
   const series = await validate(seriesSchema, sent);
   if (series.errors) return data({ errors: series.errors }, { status: 400 });
   const client = await getClient(tx, clientId);
+  const unknown = await unknownGiver(tx, series.value.settings.by);
+  if (unknown) return unknown;
   const stored = await seriesOf(tx, client.id);
   const chosen = { template: series.value.template, settings: series.value.settings as SeriesSettings };
   let plan = stored?.plan ?? null;

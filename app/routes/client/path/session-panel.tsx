@@ -17,8 +17,13 @@ import { placesOut } from "~core/screening/on-place";
 import { minutePrices, type MinutePrices } from "~core/series/minute-prices";
 import { AddStep, StepEdits } from "./step-edits";
 import { ReachFigure } from "~app/ui/reach-figure";
-import { strain } from "~core/series/score";
+import { handPartName, handParts, type HandPart } from "~core/techniques/hand-parts";
+import { budgetIn, sessionLoad } from "~core/series/hands";
 import type { TemplateSession } from "~core/series/template";
+
+/** "thumbs 12 of 40", "wrists 30" where there is no limit. */
+const handWords = (part: HandPart, load: number, most: number): string =>
+  `${handPartName[part].toLowerCase()} ${Math.round(load)}${Number.isFinite(most) ? ` of ${most}` : ""}`;
 
 const sides = (step: Step) =>
   "mid" in step.minutes
@@ -42,6 +47,7 @@ export function SessionPanel({
   done,
   broken,
   course,
+  given,
 }: {
   input: PlanInput;
   /** The session as the series has it. */
@@ -60,12 +66,14 @@ export function SessionPanel({
   broken: readonly string[];
   /** Whether there is more or less of it. */
   course: ReactNode;
+  /** Who gives the session, where several of a practice might. */
+  given: string | undefined;
 }) {
   const planned = plan.sessions[session]!;
   const prices = useMemo(() => minutePrices(input, plan.sessions, session), [input, plan.sessions, session]);
   const leftOut = locks.filter((lock) => lock.session === session && lock.kind === "leave-out");
   const held = heldBack(input, session);
-  const thumbs = strain(planned, "thumb");
+  const load = sessionLoad(planned);
   const out = placesOut(cautionsIn(session, input));
   return (
     <>
@@ -76,8 +84,13 @@ export function SessionPanel({
       <Typography variant="h2">{named.name}</Typography>
       <Typography sx={{ fontSize: 14.5, mb: 1.5 }}>
         {named.intent} {Math.round(sessionMinutes(planned))} of {input.tableMinutes} min, {turnsIn(planned.steps)}{" "}
-        {turnsIn(planned.steps) === 1 ? "turn" : "turns"}, thumbs{" "}
-        {Math.round((100 * thumbs) / Math.max(1, input.thumbBudget))}% of their budget.
+        {turnsIn(planned.steps) === 1 ? "turn" : "turns"}
+        {given ? `, by ${given}` : ""}. Your{" "}
+        {handParts
+          .filter((part) => part === "thumb" || load[part] > 0)
+          .map((part) => handWords(part, load[part], budgetIn(part, session, input)))
+          .join(", ")}
+        .
       </Typography>
       {broken.length > 0 && (
         <Box sx={(t) => ({ bgcolor: t.tokens.amberWash, borderRadius: "6px", p: 1.25, mb: 1.5, fontSize: 14.5 })}>

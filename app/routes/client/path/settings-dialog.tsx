@@ -25,6 +25,7 @@ export function SettingsDialog({
   template,
   settings,
   input,
+  people,
   close,
   apply,
 }: {
@@ -32,6 +33,8 @@ export function SettingsDialog({
   settings: SeriesSettings;
   /** What the series in force is solved from. */
   input: PlanInput;
+  /** Who may give it. */
+  people: readonly { id: string; name: string }[];
   close: () => void;
   /** `next`: which session of the template comes next, where that was changed. */
   apply: (chosen: { template: string; settings: SeriesSettings; next: number | undefined }) => void;
@@ -42,15 +45,17 @@ export function SettingsDialog({
   const done = input.done.length;
   const comes = courseOf(input)[done] ?? 0;
   const [next, setNext] = useState(comes);
+  const [by, setBy] = useState(settings.by ?? []);
   const [weekdays, setWeekdays] = useState<readonly number[]>(settings.weekdays ?? []);
   const [values, setValues] = useState<
-    Record<"bookedMinutes" | "thumbBudget" | "startOn" | "intervalDays" | "laterDays", string>
+    Record<"bookedMinutes" | "thumbBudget" | "startOn" | "intervalDays" | "laterDays" | "pressureMost", string>
   >({
     bookedMinutes: String(settings.bookedMinutes),
     thumbBudget: String(settings.thumbBudget),
     startOn: settings.startOn,
     intervalDays: String(settings.intervalDays),
     laterDays: String(settings.laterDays ?? ""),
+    pressureMost: String(settings.pressureMost ?? ""),
   });
   const [order, setOrder] = useState(String(settings.order ?? 0));
   const [errors, setErrors] = useState<FieldErrors>({});
@@ -68,13 +73,15 @@ export function SettingsDialog({
     />
   );
   const submit = async () => {
-    const { laterDays, ...others } = values;
+    const { laterDays, pressureMost: _, ...others } = values;
     const { value, errors: found } = await validate(settingsSchema, {
       template: chosen,
       settings: {
         ...others,
         ...(laterDays.trim() === "" ? {} : { laterDays }),
         weekdays,
+        by,
+        ...(values.pressureMost.trim() === "" ? {} : { pressureMost: values.pressureMost }),
         order: Number(order),
         locks: settings.locks,
         ...(chosen === template && settings.course ? { course: settings.course } : {}),
@@ -149,6 +156,27 @@ export function SettingsDialog({
             ))}
           </ToggleButtonGroup>
         </Box>
+        {people.length > 1 && (
+          <Box component="fieldset" sx={{ border: 0, p: 0, m: 0, mt: 2 }}>
+            <Fine component="legend">Given by; several take turns, session by session</Fine>
+            <ToggleButtonGroup
+              value={by}
+              onChange={(_, chosen: string[]) => chosen.length > 0 && setBy(chosen)}
+              sx={{ mt: 0.5, flexWrap: "wrap" }}
+            >
+              {people.map(({ id, name }) => (
+                <ToggleButton key={id} value={id}>
+                  {name}
+                </ToggleButton>
+              ))}
+            </ToggleButtonGroup>
+          </Box>
+        )}
+        {field(
+          "pressureMost",
+          "Pressure up to, in this series",
+          `Of 10; left empty, their own ceiling of ${input.pressureCeiling}.`,
+        )}
         {field(
           "thumbBudget",
           "Thumb budget per session",

@@ -8,7 +8,8 @@ import { useMemo } from "react";
 import { insteadOf, type Edit } from "~core/series/edit";
 import { minutesOf, type PlanInput, type PlannedSession, type Step } from "~core/series/plan";
 import { offeredIn, timeRange, whyNot } from "~core/series/rulebook";
-import { templateOf } from "~core/series/template";
+import { sessionsOf } from "~core/series/course";
+import { handPartName, spares, type HandPart } from "~core/techniques/hand-parts";
 import { techniqueOf } from "~core/techniques/library";
 import { roomFor, type MinutePrices, type RoomPrice } from "~core/series/minute-prices";
 import type { Technique } from "~core/techniques/technique";
@@ -40,7 +41,7 @@ export function StepEdits({
     "mid" in step.minutes ? [step.minutes.mid] : [step.minutes.L, step.minutes.R].filter((each) => each > 0);
   const { least, most } = timeRange(technique, session, input);
   const time = (by: number) => edit({ kind: "time", technique: technique.key, session, by });
-  const open = templateOf(input.template).sessions.map((each, i) => ({ name: each.name, i }));
+  const open = sessionsOf(input).map((each, i) => ({ name: each.name, i }));
   return (
     <Box sx={{ display: "grid", gap: 1.25, mt: 1.5 }}>
       <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
@@ -94,9 +95,10 @@ export function StepEdits({
           disabled={busy}
           onChange={(event) => edit({ kind: "replace", technique: technique.key, session, with: event.target.value })}
         >
-          {instead.map(({ key, name }) => (
-            <MenuItem key={key} value={key}>
-              {name}
+          {instead.map((other) => (
+            <MenuItem key={other.key} value={other.key}>
+              {other.name}
+              {sparesWords(spares(technique, other))}
             </MenuItem>
           ))}
         </TextField>
@@ -113,6 +115,9 @@ export function StepEdits({
     </Box>
   );
 }
+
+const sparesWords = (parts: readonly HandPart[]) =>
+  parts.length > 0 ? `, spares ${parts.map((part) => handPartName[part].toLowerCase()).join(", ")}` : "";
 
 const pricedAtOnce = 12;
 const roomWords = ({ points, from }: RoomPrice): string =>

@@ -35,7 +35,7 @@ export function useSolver() {
   useEffect(() => end, [end]);
 
   const start = useCallback(
-    (input: PlanInput, done: (plan: Plan) => void, stability?: Stability) => {
+    (asked: PlanInput | Promise<PlanInput>, done: (plan: Plan) => void, stability?: Stability) => {
       end();
       best.current = { plan: undefined, done };
       setState({ kind: "solving", share: 0, plan: undefined });
@@ -53,12 +53,14 @@ export function useSolver() {
         best.current.plan = plan;
         setState({ kind: "solving", share, plan });
       });
+      const search = async () => own.search.asked.solve(await asked, usualEffort, improved, stability);
+      const prove = async (): Promise<Proof> => own.proof.asked.prove(await asked, usualProof);
       const proven = new Promise<Proof>((resolve) => {
-        own.proof.worker.onerror = () => resolve({ kind: "none" });
-        own.proof.asked.prove(input, usualProof).then(resolve, () => resolve({ kind: "none" }));
+        const none = () => resolve({ kind: "none" });
+        own.proof.worker.onerror = none;
+        prove().then(resolve, none);
       });
-      own.search.asked
-        .solve(input, usualEffort, improved, stability)
+      search()
         .then(async (plan) => {
           if (mine() && plan) setState({ kind: "solving", share: 1, plan });
           const proof = await proven;
