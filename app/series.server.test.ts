@@ -6,9 +6,13 @@ import { createClient } from "~data/clients";
 import type { Tx } from "~data/database";
 import { saveSeries, seriesOf, type SeriesSettings } from "~data/series";
 import { draft, makeDatabase, type TestDatabase } from "~data/test/database";
-import { closeVisit, listVisits, openVisit, planVisits } from "~data/visits";
+import { closeVisit, listVisits, loadsBetween, openVisit, planVisits } from "~data/visits";
+import { Overtaken } from "~data/errors";
+import { practitionersOf, saveHands } from "~data/practitioners";
+import { sessionLoad } from "~core/series/hands";
+import { noHands, type Hands } from "~core/techniques/hand-parts";
 import { dropBeside, keepBeside, plansView, takeNamed } from "./routes/client/path/plans.server";
-import { keepSeries, seriesView, type Asking } from "./routes/client/path/series.server";
+import { inputAsked, keepSeries, seriesView, type Asking } from "./routes/client/path/series.server";
 
 const today = format(new Date(), "yyyy-MM-dd");
 const ago = (days: number) => format(subDays(new Date(), days), "yyyy-MM-dd");
@@ -238,5 +242,89 @@ describe("plans side by side", () => {
     await db.within(db.practices[1], async (tx) => {
       expect(await tx("named_plan").where({ id: planId })).toEqual([]);
     });
+  });
+});
+
+describe("hands over all clients", () => {
+  const person = (hands: Hands | undefined) =>
+    work(async (tx): Promise<Asking & { name: string }> => {
+      const id = randomUUID();
+      const own = { id, name: "Ida Test", settings: hands ? { hands } : {} };
+      await tx("practitioner").insert({ ...own, email: `${id}@test.example`, password_hash: "x" });
+      return own;
+    });
+  const budget: Hands = { ...noHands, day: { back: 40, wrist: 500 } };
+  const givenBy = async (who: Asking, chosen: SeriesSettings = settings) => {
+    const id = randomUUID();
+    await work(async (tx) => {
+      await createClient(tx, id, draft);
+      await planVisits(tx, id, [today]);
+      expect(await keepSeries(tx, who, id, await solved(tx, id, { ...chosen, by: [who.id] }))).toEqual({ ok: true });
+    });
+    return id;
+  };
+  const handsOf = (who: Asking, id: string) => work(async (tx) => (await seriesView(tx, who, id)).input.hands);
+
+  it("counts what the other clients of the day take, and not what this one or somebody else's do", async () => {
+    const [ida, ole] = [await person(undefined), await person(undefined)];
+    const first = await givenBy(ida);
+    const second = await givenBy(ida);
+    await givenBy(ole);
+    // nobody has set a budget: none is counted
+    expect(await handsOf(ida, second)).toBeUndefined();
+    await work((tx) => saveHands(tx, ida.id, budget));
+    const taken = await work(async (tx) =>
+      (await loadsBetween(tx, ida.id, today, today, second)).map(({ load }) => load),
+    );
+    const plan = await work(async (tx) => (await seriesOf(tx, first))!.plan!);
+    expect(taken).toEqual([sessionLoad(plan.sessions[0]!)]);
+    const hands = (await handsOf(ida, second))!;
+    expect(hands).toHaveLength(3);
+    expect(hands[0]!.back).toBeCloseTo(Math.max(0, Math.floor(2 * (40 - taken[0]!.back!)) / 2));
+    // a client who is archived takes nothing any more
+    await work((tx) => tx("client").where({ id: first }).update({ archived_at: new Date() }));
+    expect((await handsOf(ida, second))![0]!.back).toBe(40);
+  });
+
+  it("lets two give a series in turn, each by their own hands, and refuses who is nobody", async () => {
+    const [ida, ole] = [await person(budget), await person(undefined)];
+    const id = await givenBy(ida);
+    const chosen = { ...settings, by: [ida.id, ole.id] };
+    const answer = await work(async (tx) => keepSeries(tx, ida, id, await solved(tx, id, chosen)));
+    expect(answer).toEqual({ ok: true });
+    const givers = await work(
+      async (tx) => (await tx("visit").where({ client_id: id }).orderBy("ordinal")) as { given_by: string }[],
+    );
+    expect(givers.map(({ given_by }) => given_by)).toEqual([ida.id, ole.id, ida.id]);
+    expect(await handsOf(ida, id)).toEqual([{ back: 40, wrist: 500 }, {}, { back: 40, wrist: 500 }]);
+    const nobody = await work(async (tx) =>
+      keepSeries(tx, ida, id, await solved(tx, id, { ...settings, by: [randomUUID()] })),
+    );
+    expect(refused(nobody).errors).toHaveProperty(["settings.by"]);
+    const asked = await work((tx) =>
+      inputAsked(tx, ida, id, { id: randomUUID(), template: "three-step", settings: { ...settings, by: [ole.id] } }),
+    );
+    expect("input" in asked && asked.input.hands).toBeUndefined();
+  });
+
+  it("refuses a plan that asks more than is left, in words", async () => {
+    const ida = await person({ ...noHands, session: { back: 1 } });
+    const id = randomUUID();
+    const answer = await work(async (tx) => {
+      await createClient(tx, id, draft);
+      await planVisits(tx, id, [today]);
+      const sent = await solved(tx, id, { ...settings, by: [odile.id] });
+      return keepSeries(tx, ida, id, { ...sent, settings: { ...settings, by: [ida.id] } });
+    });
+    expect(refused(answer).breaches!.join(" ")).toMatch(/the low back would take [\d.]+ of 1\./);
+  });
+
+  it("changes budgets only where they still stand as they were read", async () => {
+    const ida = await person(budget);
+    const next: Hands = { ...budget, week: { thumb: 200 } };
+    await work((tx) => saveHands(tx, ida.id, next, budget));
+    await expect(work((tx) => saveHands(tx, ida.id, noHands, budget))).rejects.toThrow(Overtaken);
+    const kept = await work(async (tx) => (await practitionersOf(tx)).find(({ id }) => id === ida.id)!.settings.hands);
+    expect(kept).toEqual(next);
   });
 });
