@@ -23,12 +23,12 @@ export type RhythmHint = {
 };
 
 /**
- * Days between sessions by what was kept of the last visit's change: fewer when surely less than half was kept, more when surely
- * nearly all was, within what is usual for the half of the series that comes next. "Surely": the whole interval of what was
+ * Days between sessions by what was kept of the last visit's change over so many days: fewer than those when surely less than half
+ * was kept, more when surely nearly all was, within what is usual for the half of the series that comes next. "Surely": the whole interval of what was
  * kept lies on that side. Where the share cannot be told, or lies between, the interval stays, and the words say so.
  */
 export function rhythmHint(
-  kept: Kept | undefined,
+  last: { kept: Kept; days: number } | undefined,
   rhythm: Rhythm,
   at: { done: number; sessions: number; light: boolean },
 ): RhythmHint {
@@ -41,32 +41,26 @@ export function rhythmHint(
     why,
     change: { of: later ? "laterDays" : "intervalDays", from: now, to },
   });
-  if (!kept)
+  if (!last)
     return stays("What was kept between visits was not measured: it takes a look before, after, and before the next.");
+  const { kept, days: over } = last;
   if (!kept.told) return stays("How much of the last visit’s change was kept cannot be told: the interval stays.");
-  const range = keptRange(kept);
+  const said = `Of the last visit’s change ${keptRange(kept)} was kept over ${over} days`;
   if (kept.high < keptBounds.little) {
-    const days = Math.max(least, Math.round(now * step));
+    const days = Math.max(least, Math.round(over * step));
     return days < now
-      ? takes(
-          days,
-          `Of the last visit’s change ${range} was kept, less than half: closer together, or more time for joining.`,
-        )
+      ? takes(days, `${said}, less than half: closer together, or more time for joining.`)
       : stays(
-          `Of the last visit’s change ${range} was kept, less than half, and ${now} days are close already: give joining more time.`,
+          `${said}, less than half; every ${now} days is closer than that, or as close as is usual. Joining may need more time.`,
         );
   }
   if (kept.low > keptBounds.most) {
-    const days = Math.min(usual.most, Math.round(now / step));
+    const days = Math.min(usual.most, Math.round(over / step));
     return days > now
-      ? takes(days, `Of the last visit’s change ${range} was kept, nearly all: the sessions may lie further apart.`)
-      : stays(
-          `Of the last visit’s change ${range} was kept, nearly all, and ${now} days are as far apart as is usual.`,
-        );
+      ? takes(days, `${said}, nearly all: the sessions may lie further apart.`)
+      : stays(`${said}, nearly all; every ${now} days is further apart than that, or as far as is usual.`);
   }
-  return stays(
-    `Of the last visit’s change ${range} was kept: not surely less than half, not surely nearly all. The interval stays.`,
-  );
+  return stays(`${said}: not surely less than half, not surely nearly all. The interval stays.`);
 }
 
 /** Cautions that hold something back in the next session and end within a few days of it: the first day without them. */

@@ -49,26 +49,40 @@ describe("before the next session", () => {
 
 describe("days between sessions, by what was kept", () => {
   const kept = (low: number, high: number, told = true): Kept => ({ share: (low + high) / 2, low, high, told });
+  const over = (share: Kept, days = 10) => ({ kept: share, days });
   const rhythm = { startOn: "2026-01-01", intervalDays: 10 };
   const at = { done: 3, sessions: 10, light: false };
 
   it("shortens only when surely less than half was kept, lengthens only when surely nearly all was", () => {
-    expect(rhythmHint(kept(0.1, 0.45), rhythm, at).change).toEqual({ of: "intervalDays", from: 10, to: 7 });
-    expect(rhythmHint(kept(0.9, 1.2), rhythm, at).change?.to).toBe(14);
+    expect(rhythmHint(over(kept(0.1, 0.45)), rhythm, at).change).toEqual({ of: "intervalDays", from: 10, to: 7 });
+    expect(rhythmHint(over(kept(0.9, 1.2)), rhythm, at).change?.to).toBe(14);
     for (const unsure of [kept(0.1, 0.55), kept(0.6, 1), kept(0.3, 0.6), kept(0.1, 0.3, false), undefined])
-      expect(rhythmHint(unsure, rhythm, at).change).toBeUndefined();
-    expect(rhythmHint(kept(0.1, 0.3, false), rhythm, at).why).toMatch(/cannot be told/);
+      expect(rhythmHint(unsure && over(unsure), rhythm, at).change).toBeUndefined();
+    expect(rhythmHint(over(kept(0.1, 0.3, false)), rhythm, at).why).toMatch(/cannot be told/);
+  });
+
+  it("does not go on from what was kept over another interval than the one of now", () => {
+    // closer already than the ten days over which little was kept: the next visit will say
+    expect(rhythmHint(over(kept(0, 0.3), 10), { ...rhythm, intervalDays: 7 }, at).change).toBeUndefined();
+    expect(rhythmHint(over(kept(0.9, 1), 7), { ...rhythm, intervalDays: 10 }, at).change).toBeUndefined();
+    // and a visit that came late says nothing against the usual interval
+    expect(rhythmHint(over(kept(0, 0.3), 20), rhythm, at).change).toBeUndefined();
   });
 
   it("stays within what is usual for the half that comes next", () => {
-    expect(rhythmHint(kept(0, 0.3), { ...rhythm, intervalDays: 5 }, at).change).toBeUndefined();
-    expect(rhythmHint(kept(0, 0.3), { ...rhythm, intervalDays: 5 }, at).why).toMatch(/close already/);
-    expect(rhythmHint(kept(0, 0.3), { ...rhythm, intervalDays: 5 }, { ...at, light: true }).change?.to).toBe(4);
-    expect(rhythmHint(kept(0.9, 1), { ...rhythm, intervalDays: 14 }, at).change).toBeUndefined();
-    expect(rhythmHint(kept(0.9, 1), { ...rhythm, intervalDays: 14 }, { ...at, done: 5 }).change?.to).toBe(20);
+    expect(rhythmHint(over(kept(0, 0.3), 5), { ...rhythm, intervalDays: 5 }, at).change).toBeUndefined();
+    expect(rhythmHint(over(kept(0, 0.3), 5), { ...rhythm, intervalDays: 5 }, at).why).toMatch(/as close as is usual/);
+    expect(rhythmHint(over(kept(0, 0.3), 5), { ...rhythm, intervalDays: 5 }, { ...at, light: true }).change?.to).toBe(
+      4,
+    );
+    expect(rhythmHint(over(kept(0.9, 1), 14), { ...rhythm, intervalDays: 14 }, at).change).toBeUndefined();
+    expect(rhythmHint(over(kept(0.9, 1), 14), { ...rhythm, intervalDays: 14 }, { ...at, done: 5 }).change?.to).toBe(20);
     // the second half has its own interval
-    expect(rhythmHint(kept(0.9, 1), rhythm, { ...at, done: 6 }).change).toMatchObject({ of: "laterDays", from: 10 });
-    expect(rhythmHint(kept(0, 0.3), { ...rhythm, laterDays: 20 }, { ...at, done: 6 }).change?.to).toBe(14);
+    expect(rhythmHint(over(kept(0.9, 1)), rhythm, { ...at, done: 6 }).change).toMatchObject({
+      of: "laterDays",
+      from: 10,
+    });
+    expect(rhythmHint(over(kept(0, 0.3), 20), { ...rhythm, laterDays: 20 }, { ...at, done: 6 }).change?.to).toBe(14);
   });
 });
 

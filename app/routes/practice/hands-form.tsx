@@ -1,3 +1,4 @@
+import Alert from "@mui/material/Alert";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
@@ -79,7 +80,6 @@ export function HandsForm({ stored }: { stored: Hands }) {
                     size="small"
                     value={typed[span][part] ?? ""}
                     error={Boolean(error)}
-                    helperText={error}
                     onChange={(event) => setTyped({ ...typed, [span]: { ...typed[span], [part]: event.target.value } })}
                     slotProps={{
                       htmlInput: {
@@ -93,6 +93,11 @@ export function HandsForm({ stored }: { stored: Hands }) {
             </Box>
           ))}
         </Box>
+        {errors && (
+          <Alert severity="error" sx={{ mt: 1 }}>
+            {Object.values(errors).join(" ")}
+          </Alert>
+        )}
         <Overtaken
           by={{ ...kept, yield: () => (setTyped(typedOf(kept.overtaken?.theirs ?? stored)), kept.yield()) }}
           what="What your hands may take"

@@ -3,6 +3,7 @@ import { data } from "react-router";
 import type { Client } from "~core/client";
 import { keptBetween } from "~core/change/carry-over";
 import type { MomentReadings } from "~core/change/moments";
+import { daysBetween } from "~core/days";
 import { isActive } from "~core/screening/outcome";
 import { usualSchool } from "~core/screening/facts";
 import { sameSessions, sessionsOf } from "~core/series/course";
@@ -25,7 +26,7 @@ import type { Tx } from "~data/database";
 import { Stale } from "~data/errors";
 import { practitionersOf, type Practitioner } from "~data/practitioners";
 import { saveSeries, seriesOf, type Series, type SeriesSettings, type StoredPlan } from "~data/series";
-import { listVisits, planVisits } from "~data/visits";
+import { listVisits, planVisits, type Visit } from "~data/visits";
 import { planSchema, seriesSchema } from "./series-form";
 
 /** Whoever asks, as far as planning goes. */
@@ -53,8 +54,16 @@ export const referring = (input: PlanInput): string[] =>
     );
 
 /** What was kept of the last visit that another one followed; undefined where either was not measured. */
-const lastKept = (moments: readonly MomentReadings[], done: number) =>
-  keptBetween(moments, done) ?? keptBetween(moments, done - 1);
+function lastKept(moments: readonly MomentReadings[], visits: readonly Visit[], done: number) {
+  for (const ordinal of [done, done - 1]) {
+    const kept = keptBetween(moments, ordinal);
+    const [visit, next] = [visits[ordinal - 1], visits[ordinal]];
+    // a visit that is only planned and was measured is being held now, whatever day it is planned for
+    if (kept && visit && next)
+      return { kept, days: daysBetween(visit.onDate, next.status === "planned" ? today() : next.onDate) };
+  }
+  return undefined;
+}
 
 /** A client's series as it stands, what it is solved from, and what came since. */
 export async function seriesView(tx: Tx, practitioner: Asking, clientId: string) {
@@ -92,7 +101,7 @@ export async function seriesView(tx: Tx, practitioner: Asking, clientId: string)
     people: (await practitionersOf(tx)).map(({ id, name }) => ({ id, name })),
     hints: goesOn ? courseHints(input, worked, next) : [],
     rhythm: goesOn
-      ? rhythmHint(lastKept(await momentsOfClient(tx, client.id), done), settings, {
+      ? rhythmHint(lastKept(await momentsOfClient(tx, client.id), visits, done), settings, {
           done,
           sessions: input.days.length,
           light: sessionsOf(input)[done]!.arc !== undefined,
