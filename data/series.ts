@@ -1,4 +1,5 @@
 import type { Rhythm } from "../core/series/dates";
+import type { WishKey } from "../core/series/wish-keys";
 import type { Lock, Plan } from "../core/series/plan";
 import type { Tx } from "./database";
 import { Stale } from "./errors";
@@ -13,6 +14,7 @@ export type SeriesSettings = Rhythm & {
   pressureMost?: number;
   /** How much the usual order of patterns weighs, 0–1; series of earlier days have none. */
   order?: number;
+  wishes?: WishKey[];
   locks: Lock[];
   /** Which sessions of the template, where that is not one after the other. */
   course?: number[];

@@ -13,7 +13,7 @@ import type { Choice, Item, Room, SearchSpace, Stance } from "./search-space";
 export type Stability = { kept: readonly PlannedSession[]; newStep: number; goneStep: number; retimed: number };
 
 /** Enough that near-equal plans stay as they are, and little beside what a better one gains (tried on the bench). */
-export const usualStability = { newStep: 0.05, goneStep: 0.05, retimed: 0.005 } as const;
+export const usualStability = { newStep: 0.1, goneStep: 0.1, retimed: 0.01 } as const;
 
 /**
  * A repair changes a step only where a rule asks for it. Tried on the example: one to four further steps come or go, none is
@@ -71,6 +71,8 @@ export class Draft {
   readonly usesLeft: Int16Array;
   private readonly got: Float64Array;
   private total = 0;
+  /** Half minutes that the left has more than the right. */
+  private leftMore: number;
   private log: number[] = [];
 
   constructor(
@@ -80,6 +82,8 @@ export class Draft {
     this.usesLeft = space.usesLeft.slice();
     this.got = Float64Array.from(space.items, (item) => item.start);
     this.total = space.items.reduce((sum, item) => sum + worthAt(item, item.start), 0);
+    this.leftMore = space.leftBefore;
+    this.total -= space.uneven * Math.abs(this.leftMore);
     this.held = space.rooms.map((room) => {
       const stance = room.stances[0]!;
       const kept = stability && new Int16Array(room.choices.length * 2).fill(-1);
@@ -240,6 +244,11 @@ export class Draft {
       this.got[n] = now;
     }
     this.total -= by * choice.load;
+    if (this.space.uneven > 0) {
+      const more = this.leftMore + by * signOf(choice, part);
+      this.total -= this.space.uneven * (Math.abs(more) - Math.abs(this.leftMore));
+      this.leftMore = more;
+    }
     const kept = held.kept?.[part] ?? -1;
     // a step that is taken out or brought in is not re-timed
     if (kept >= 0) this.total -= this.stability!.retimed * (retimed(kept, half) - retimed(kept, before));
@@ -256,6 +265,10 @@ export class Draft {
       const item = this.space.items[n]!;
       const got = this.got[n]!;
       sum += worthAt(item, got + by * doses[i]!) - worthAt(item, got);
+    }
+    if (this.space.uneven > 0) {
+      const more = this.leftMore + by * signOf(choice, part);
+      sum -= this.space.uneven * (Math.abs(more) - Math.abs(this.leftMore));
     }
     const kept = held.kept?.[part] ?? -1;
     if (kept >= 0) {
@@ -347,6 +360,12 @@ export class Draft {
     return this.held.map((held) => held.half.slice());
   }
 }
+
+/** Left counts for, right against; the whole neither. */
+const signOf = (choice: Choice, part: number): number => {
+  const side = choice.sides[part & 1];
+  return side === "L" ? 1 : side === "R" ? -1 : 0;
+};
 
 /** Half minutes by which a step that is in both plans differs. */
 const retimed = (kept: number, half: number): number => (half > 0 ? Math.abs(half - kept) : 0);

@@ -1,4 +1,5 @@
 import { techniqueOf } from "../techniques/library";
+import type { RegionKey } from "../anatomy/regions";
 import type { IsoDay } from "../days";
 import { targetsServed } from "./explain";
 import { turnsIn } from "./order";
@@ -6,10 +7,11 @@ import { minutesOf, sessionMinutes, type PlanInput, type PlannedSession } from "
 import { verdictIn } from "./rulebook";
 import { breaches } from "./rules";
 import { scoreOf, strain, totalLoad } from "./score";
+import { isQuiet } from "./wishes";
 
 /** What a plan comes to, to be laid beside another one's: of what is still to come, where nothing else is said. */
 export type PlanFigures = {
-  /** Of 100, by the findings of the input; what was worked counts, too. */
+  /** Of 100, by the findings of the input, wishes aside; what was worked counts, too. */
   points: number;
   /** Sessions to come, the hands' minutes in them, and the day of the last. */
   sessions: number;
@@ -20,12 +22,29 @@ export type PlanFigures = {
   /** Pressure of 10: in the mean by minutes, and the hardest step. */
   pressure: { mean: number; most: number };
   turns: number;
+  /** Minutes of closing and light touch in a session, in the mean; minutes on either side alone; share at the complaint. */
+  quiet: number;
+  sides: { L: number; R: number };
+  local: number | undefined;
   /** Load × minutes: on the thumbs in the session that takes most of them, and on all of the hands, arms and back together. */
   thumbs: number;
   load: number;
   /** Rules it breaks, as sentences. */
   broken: string[];
 };
+
+/** What a plan is worth by targets and territories alone: what wishes cost is seen between two plans. */
+export function pointsAside(input: PlanInput, sessions: readonly PlannedSession[]): number {
+  const { wishes: _, order: __, ...plain } = input;
+  return scoreOf(plain, sessions);
+}
+
+const minutesAt = (session: PlannedSession, region: RegionKey): number =>
+  session.steps.reduce((sum, step) => {
+    const { doses } = techniqueOf(step.technique);
+    const share = Math.max(0, ...doses.map((dose) => (dose.region === region ? dose.share : 0)));
+    return sum + share * minutesOf(step.minutes);
+  }, 0);
 
 export function planFigures(input: PlanInput, sessions: readonly PlannedSession[]): PlanFigures {
   const ahead = sessions.slice(input.done.length);
@@ -37,9 +56,13 @@ export function planFigures(input: PlanInput, sessions: readonly PlannedSession[
       return { technique, time: minutesOf(step.minutes), pressure: Math.min(technique.pressure, cap) };
     }),
   );
+  const onSide = (side: "L" | "R") =>
+    ahead
+      .flatMap((session) => session.steps)
+      .reduce((sum, { minutes: own }) => sum + ("mid" in own ? 0 : own[side]), 0);
   const weights = input.targets.reduce((sum, { weight }) => sum + weight, 0);
   return {
-    points: scoreOf(input, sessions),
+    points: pointsAside(input, sessions),
     sessions: ahead.length,
     minutes,
     until: ahead.length > 0 ? input.days[sessions.length - 1] : undefined,
@@ -51,6 +74,13 @@ export function planFigures(input: PlanInput, sessions: readonly PlannedSession[
       mean: minutes > 0 ? steps.reduce((sum, { time, pressure }) => sum + time * pressure, 0) / minutes : 0,
       most: Math.max(0, ...steps.map(({ pressure }) => pressure)),
     },
+    quiet:
+      steps.reduce((sum, { technique, time }) => sum + (isQuiet(technique) ? time : 0), 0) / Math.max(1, ahead.length),
+    sides: { L: onSide("L"), R: onSide("R") },
+    local:
+      input.complaintRegion && minutes > 0
+        ? ahead.reduce((sum, session) => sum + minutesAt(session, input.complaintRegion!), 0) / minutes
+        : undefined,
     turns: ahead.reduce((sum, session) => sum + turnsIn(session.steps), 0),
     thumbs: Math.max(0, ...ahead.map((session) => strain(session, "thumb"))),
     load: steps.reduce((sum, { technique, time }) => sum + totalLoad(technique) * time, 0),

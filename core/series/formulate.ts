@@ -30,10 +30,11 @@ import {
   verdictIn,
   liesIn,
 } from "./rulebook";
-import { coverageItems, counted, loadCost, positionCost, slopePoints, slopes, totalLoad } from "./score";
+import { coverageItems, counted, loadCost, positionCostIn, slopePoints, slopes, totalLoad } from "./score";
 import { sessionsOf } from "./course";
 import { handPartName, handParts, loadOf } from "../techniques/hand-parts";
 import { budgetIn } from "./hands";
+import { leftMore, unevenCost } from "./wishes";
 
 const positions: readonly Position[] = ["prone", "supine", "side", "seated"];
 
@@ -73,7 +74,7 @@ export function formulate(input: PlanInput): Formulation {
   for (let s = from; s < sessions.length; s++) {
     for (const position of positions) {
       const open = positionsIn(s, input).includes(position) ? 1 : 0;
-      positionColumns.set(`${s} ${position}`, model.column(-positionCost, 0, open, true));
+      positionColumns.set(`${s} ${position}`, model.column(-positionCostIn(input), 0, open, true));
     }
     for (const technique of candidates(input, s)) {
       const lock = locked(s, technique.key);
@@ -128,6 +129,22 @@ export function formulate(input: PlanInput): Formulation {
       else entries.push([use.minutes.L, -dose.L * share], [use.minutes.R, -dose.R * share]);
     }
     model.row(-Infinity, 0, entries);
+  }
+
+  const dear = unevenCost(input);
+  if (dear > 0) {
+    // left − right = more − less, and either costs; what was worked before counts
+    const [more, less] = [model.column(-dear, 0, Infinity), model.column(-dear, 0, Infinity)];
+    const sides = uses.flatMap(({ minutes }): [number, number][] =>
+      "mid" in minutes
+        ? []
+        : [
+            [minutes.L, 1],
+            [minutes.R, -1],
+          ],
+    );
+    const before = leftMore(input.done);
+    model.row(-before, -before, [...sides, [more, -1], [less, 1]]);
   }
 
   for (let s = from; s < sessions.length; s++) {

@@ -5,6 +5,7 @@ import type { Outcome } from "../screening/outcome";
 import type { Position } from "../techniques/technique";
 import type { Minutes } from "../units";
 import type { Course } from "./course";
+import type { WishKey } from "./wish-keys";
 import type { HandBudget } from "../techniques/hand-parts";
 
 /** What the practitioner fixed by hand. Sessions count from 0. */
@@ -45,6 +46,8 @@ export type PlanInput = {
    * (0–1). Left out: not at all.
    */
   order?: number;
+  /** What is wished beside the targets. */
+  wishes?: readonly WishKey[];
   /** Keys of what may be planned, where a practice changed the starting catalogue. */
   techniques?: readonly string[];
 };

@@ -8,6 +8,7 @@ import type { Target } from "../reading/target";
 import type { PlanInput, PlannedSession, Step } from "./plan";
 import { workingDepth } from "./rulebook";
 import { sessionsOf } from "./course";
+import { leftMore, turnsFactor, unevenCost, wishItems } from "./wishes";
 
 /** Share of the score that follows the client's targets; the rest follows the template's arc. */
 const targetShare = 0.6;
@@ -30,7 +31,9 @@ export type CoverageItem = {
   when?: ((session: number) => number) | undefined;
 };
 
-export const positionCost = 0.25;
+const positionCost = 0.25;
+/** What each position that a session goes through costs, in points. */
+export const positionCostIn = (input: PlanInput): number => positionCost * turnsFactor(input);
 export const loadCost = 0.004;
 
 /** What a target is made of: its structures, and every place they lie in. */
@@ -92,14 +95,16 @@ function remembered(dose: CoverageItem["dose"]): CoverageItem["dose"] {
 }
 
 export function coverageItems(input: PlanInput): CoverageItem[] {
-  const items: CoverageItem[] = [];
   const sessions = sessionsOf(input);
+  const items: CoverageItem[] = wishItems(input, sessions.length);
+  // what wishes are worth is taken from all else: together it stays 100
+  const rest = 100 - items.reduce((sum, { points }) => sum + points, 0);
   const weights = input.targets.reduce((sum, target) => sum + target.weight, 0);
   const share = weights > 0 ? targetShare : 0;
   for (const target of input.targets)
     items.push({
       id: `target ${target.id}`,
-      points: (100 * share * target.weight) / weights,
+      points: (rest * share * target.weight) / weights,
       wanted: target.wanted,
       session: undefined,
       dose: remembered((technique) => targetDose(target, technique)),
@@ -110,7 +115,7 @@ export function coverageItems(input: PlanInput): CoverageItem[] {
     for (const [region, value] of Object.entries(session.territory) as [RegionKey, number][])
       items.push({
         id: `territory ${index} ${region}`,
-        points: (100 * (1 - share) * value) / emphasis / sessions.length,
+        points: (rest * (1 - share) * value) / emphasis / sessions.length,
         wanted: (value / emphasis) * 0.75 * input.tableMinutes,
         session: index,
         dose: remembered((technique) => {
@@ -177,13 +182,14 @@ export function positionsUsed(session: PlannedSession): string[] {
   return [...new Set(session.steps.map((step) => step.position).filter((position) => position !== null))];
 }
 
-/** A plan's score in points of 100: coverage less the cost of turning the client and of tired hands. */
+/** A plan's score in points of 100: coverage less the cost of turning the client, of tired hands, and of uneven sides where they are wished even. */
 export function scoreOf(input: PlanInput, sessions: readonly PlannedSession[]): number {
   let score = 0;
   for (const item of coverageItems(input)) score += item.points * worthOf(counted(item, sessions) / item.wanted);
+  score -= unevenCost(input) * Math.abs(leftMore(sessions));
   sessions.forEach((session, index) => {
     if (index < input.done.length) return;
-    score -= positionCost * positionsUsed(session).length;
+    score -= positionCostIn(input) * positionsUsed(session).length;
     for (const step of session.steps) {
       const minutes = "mid" in step.minutes ? step.minutes.mid : step.minutes.L + step.minutes.R;
       score -= loadCost * totalLoad(techniqueOf(step.technique)) * minutes;

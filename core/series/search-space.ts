@@ -32,8 +32,9 @@ import {
   tableMinutesIn,
   verdictIn,
 } from "./rulebook";
-import { coverageItems, counted, loadCost, positionCost, slopePoints, totalLoad } from "./score";
+import { coverageItems, counted, loadCost, positionCostIn, slopePoints, totalLoad } from "./score";
 import { sessionsOf } from "./course";
+import { leftMore, unevenCost } from "./wishes";
 
 /** The plan's input turned into numbers that are quick to search: times in half minutes, regions and positions in bits. */
 export type SearchSpace = {
@@ -49,6 +50,9 @@ export type SearchSpace = {
   strongBefore: number;
   /** Half minutes by which front and back may differ over two sessions. */
   band: number;
+  /** Points for each half minute by which left and right differ, and by how much the left had more before. */
+  uneven: number;
+  leftBefore: number;
 };
 
 /** What one session offers and what it may hold. */
@@ -236,7 +240,7 @@ export function searchSpace(input: PlanInput): SearchSpace {
       session,
       choices,
       indexOf: new Map(choices.map(({ technique }, c) => [technique.key, c])),
-      stances: stancesOf(positionsIn(session, input)),
+      stances: stancesOf(positionsIn(session, input), positionCostIn(input)),
       time: Math.floor(2 * tableMinutesIn(session, input) + 1e-9),
       hands: Float64Array.from(handParts, (part) => budgetIn(part, session, input)),
       prone: proneMinutesIn(session, input),
@@ -252,12 +256,14 @@ export function searchSpace(input: PlanInput): SearchSpace {
     usesLeft: Int16Array.from(usesLeft),
     openedBefore: Int32Array.from(openedMinutes, halves),
     strongBefore: bits((region) => last?.steps.some((step) => strongIn(techniqueOf(step.technique), region)) ?? false),
+    uneven: unevenCost(input) / 2,
+    leftBefore: 2 * leftMore(input.done),
     band: 2 * rulebook.frontBack * 2 * input.tableMinutes,
   };
 }
 
 /** Every lawful set of positions, least turning first: the first that serves all steps is the best for them. */
-function stancesOf(allowed: readonly Position[]): Stance[] {
+function stancesOf(allowed: readonly Position[], positionCost: number): Stance[] {
   const stances: (Stance & { lies: number })[] = [];
   for (let mask = 1; mask < 1 << positionBits.length; mask++) {
     const positions = positionBits.filter((_, i) => mask & (1 << i));

@@ -7,6 +7,7 @@ import { arcOf } from "./arc-session";
 import { verdictIn } from "./rulebook";
 import { scoreOf } from "./score";
 import { searchSpace, type Room } from "./search-space";
+import { turnsFactor } from "./wishes";
 import type { Technique } from "../techniques/technique";
 
 /** Raised whenever the same input, seed and moves would find another plan than before. */
@@ -17,7 +18,7 @@ export type Effort = { seed: number; moves: number };
 export const usualEffort: Effort = { seed: 1, moves: 80_000 };
 
 /** Points by which a worse plan is still taken now and then: from nothing, and when an earlier plan is to be kept. */
-const heat = { anew: { warm: 0.08, cold: 0.004 }, kept: { warm: 0.03, cold: 0.004 } };
+const heat = { anew: { warm: 0.2, cold: 0.004 }, kept: { warm: 0.03, cold: 0.004 } };
 
 /** Better plans are ordered and shown so many times at most while the search goes on. */
 const showings = 20;
@@ -43,9 +44,11 @@ export function solve(
     const sessions = [...input.done, ...space.rooms.map((room, i) => sessionFrom(input, room, halves[i]!, orders[i]!))];
     return { sessions, score: scoreOf(input, sessions), made: { solver: solverVersion, ...effort } };
   };
+  // to leave a position takes as much warmth as it costs
+  const { warm, cold } = stability ? heat.kept : heat.anew;
   anneal(
     space,
-    { ...effort, ...(stability ? heat.kept : heat.anew) },
+    { ...effort, cold, warm: warm * turnsFactor(input) },
     (better, move) => {
       found = better;
       if (move - shown < effort.moves / showings) return;

@@ -13,13 +13,13 @@ describe("the series templates", () => {
     (_, key) => {
       const input: PlanInput = { ...exampleInput, template: key };
       const { sessions: own } = templates.find((each) => each.key === key)!;
-      const plan = solve(input, { seed: 1, moves: 4000 })!;
+      const plan = solve(input, { seed: 1, moves: 6000 })!;
       expect(breaches(input, plan.sessions)).toEqual([]);
       plan.sessions.forEach((session, s) => {
         const depth = Math.max(...session.steps.map(({ technique }) => workingDepth(techniqueOf(technique))));
         expect(depth).toBeLessThanOrEqual(depthOf(own[s]!.ceiling));
         // an arc takes no longer than its holds usually do
-        if (!own[s]!.arc) expect(sessionMinutes(session)).toBeGreaterThan(0.85 * input.tableMinutes);
+        if (!own[s]!.arc) expect(sessionMinutes(session)).toBeGreaterThan(0.82 * input.tableMinutes);
       });
       // no template begins or ends with its deepest session, where it has more than two
       const depths = own.map(({ ceiling }) => depthOf(ceiling));

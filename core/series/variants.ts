@@ -1,13 +1,14 @@
 import { sessionsOf } from "./course";
 import { leastMissed } from "./figures";
+import { wishes, type WishKey } from "./wish-keys";
 import { tableMinutesOf, type PlanInput, type PlannedSession } from "./plan";
 
 /** Another way to go about a series: what is changed, in words, and what a plan is then solved within. */
 export type Variant = {
-  key: "gentler" | "sparing" | "shorter" | "fewer";
+  key: "gentler" | "sparing" | "shorter" | "fewer" | WishKey;
   name: string;
   what: string;
-  settings: { pressureMost?: number; thumbBudget?: number; bookedMinutes?: number };
+  settings: { pressureMost?: number; thumbBudget?: number; bookedMinutes?: number; wishes?: WishKey[] };
   /** Sessions to come that are left out, the last first. */
   skip: readonly number[];
 };
@@ -67,5 +68,9 @@ export function variantsOf(
       skip: [...skip].sort((a, b) => b - a),
     });
   }
+  const had = input.wishes ?? [];
+  for (const { key, name, means } of wishes)
+    if (!had.includes(key) && (key !== "local" || input.complaintRegion))
+      found.push({ key, name, what: means.replace(/\.$/, ""), settings: { wishes: [...had, key] }, skip: [] });
   return found;
 }

@@ -107,6 +107,7 @@ export async function planInputOf(
     ...(settings.pressureMost ? { pressureMost: settings.pressureMost } : {}),
     thumbBudget: settings.thumbBudget,
     ...(settings.order ? { order: settings.order } : {}),
+    ...(settings.wishes?.length ? { wishes: settings.wishes } : {}),
     locks: locksNow(settings.locks),
     ...offer(),
     // what was decided to be set aside does not reach the plan

@@ -7,13 +7,14 @@ export type Chosen = { template: string; settings: SeriesSettings };
 
 /** What is known here already of a series with other settings: its findings stay, and days follow. */
 function ownInput(input: PlanInput, { template, settings }: Chosen, worked: readonly string[]): PlanInput {
-  const { course: _, hands: __, pressureMost: ___, ...rest } = input;
-  const { course, pressureMost } = settings;
+  const { course: _, hands: __, pressureMost: ___, wishes: ____, ...rest } = input;
+  const { course, pressureMost, wishes } = settings;
   return {
     ...rest,
     template,
     ...(course ? { course } : {}),
     ...(pressureMost ? { pressureMost } : {}),
+    ...(wishes?.length ? { wishes } : {}),
     thumbBudget: settings.thumbBudget,
     order: settings.order ?? 0,
     tableMinutes: tableMinutesOf(settings.bookedMinutes),

@@ -12,6 +12,7 @@ import type { PlanFigures } from "~core/series/figures";
 import { changedCourse, type Numbered } from "~core/series/lengthen";
 import type { Plan } from "~core/series/plan";
 import { templateOf } from "~core/series/template";
+import { wishes } from "~core/series/wish-keys";
 import { variantsOf, type Variant } from "~core/series/variants";
 import { counted } from "~core/words";
 import { inSession } from "~app/session.server";
@@ -194,7 +195,7 @@ type Row = {
 /** Rows of a card: how a figure is said, and its difference to that of the plan in force, where there is one to tell. */
 const rows: Row[] = [
   {
-    name: "Points of 100",
+    name: "Points, wishes aside",
     said: ({ points }) => tenth(points),
     number: ({ points }) => points,
     digits: 1,
@@ -214,6 +215,9 @@ const rows: Row[] = [
     number: ({ pressure }) => pressure.mean,
     digits: 1,
   },
+  { name: "Quiet minutes a session", said: ({ quiet }) => tenth(quiet), number: ({ quiet }) => quiet, digits: 1 },
+  { name: "Minutes left, right", said: ({ sides }) => `${Math.round(sides.L)}, ${Math.round(sides.R)}` },
+  { name: "At the complaint", said: ({ local }) => (local === undefined ? "none named" : percent(local)) },
   { name: "Turns", said: ({ turns }) => String(turns), number: ({ turns }) => turns },
   {
     name: "Thumbs, most in a session",
@@ -271,6 +275,10 @@ function PlanCard({
         {templateOf(template).name}, {counted(length, "session")} in all, {settings.bookedMinutes} min booked,{" "}
         {rhythmWords(settings)}
         {settings.pressureMost ? `, pressure up to ${settings.pressureMost}` : ""}
+        {wishes
+          .filter(({ key }) => settings.wishes?.includes(key))
+          .map(({ name }) => `, ${name.toLowerCase()}`)
+          .join("")}
       </Fine>
       <Box component="dl" sx={{ m: 0, flex: 1 }}>
         {rows.map((row) => (

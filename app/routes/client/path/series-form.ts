@@ -2,6 +2,7 @@ import { array, number, object, string } from "yup";
 import { isTechnique } from "~core/techniques/library";
 import { earlier, isCourse, longest } from "~core/series/course";
 import { leastRest } from "~core/series/dates";
+import { wishKeys, type WishKey } from "~core/series/wish-keys";
 import { isTemplate } from "~core/series/template";
 
 const whole = (name: string, from: number, to: number) =>
@@ -49,6 +50,10 @@ export const seriesSchema = object({
       .typeError("Order of patterns: choose one.")
       .min(0, "Order of patterns: at least 0, got ${value}.")
       .max(1, "Order of patterns: at most 1, got ${value}."),
+    wishes: array(string<WishKey>().oneOf(wishKeys, "Wishes: “${value}” is none.").required())
+      .max(wishKeys.length)
+      .default(undefined)
+      .optional(),
     locks: array(lockSchema).max(200).default([]),
   })
     .required()

@@ -6,12 +6,15 @@ import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import MenuItem from "@mui/material/MenuItem";
 import Box from "@mui/material/Box";
+import Checkbox from "@mui/material/Checkbox";
+import FormControlLabel from "@mui/material/FormControlLabel";
 import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
 import { courseOf } from "~core/series/course";
 import { weekdayName } from "~core/series/dates";
+import { wishes, wishKeys, type WishKey } from "~core/series/wish-keys";
 import { templateOf, templatesInUse } from "~core/series/template";
 import type { SeriesSettings } from "~data/series";
 import { validate, type FieldErrors } from "~app/validation";
@@ -45,6 +48,7 @@ export function SettingsDialog({
   const done = input.done.length;
   const comes = courseOf(input)[done] ?? 0;
   const [next, setNext] = useState(comes);
+  const [wished, setWished] = useState<readonly WishKey[]>(settings.wishes ?? []);
   const [by, setBy] = useState(settings.by ?? []);
   const [weekdays, setWeekdays] = useState<readonly number[]>(settings.weekdays ?? []);
   const [values, setValues] = useState<
@@ -81,6 +85,7 @@ export function SettingsDialog({
         ...(laterDays.trim() === "" ? {} : { laterDays }),
         weekdays,
         by,
+        wishes: wished,
         ...(values.pressureMost.trim() === "" ? {} : { pressureMost: values.pressureMost }),
         order: Number(order),
         locks: settings.locks,
@@ -195,6 +200,29 @@ export function SettingsDialog({
           <option value="0.2">is kept where it costs little (20 %)</option>
           <option value="0.5">is kept firmly (50 %)</option>
         </TextField>
+        <Box component="fieldset" sx={{ border: 0, p: 0, m: 0, mt: 2 }}>
+          <Fine component="legend">Wishes: no rules, but worth something. What they cost is seen side by side.</Fine>
+          {wishes.map(({ key, name, means }) => (
+            <FormControlLabel
+              key={key}
+              sx={{ display: "flex" }}
+              control={
+                <Checkbox
+                  size="small"
+                  checked={wished.includes(key)}
+                  onChange={(_, on) =>
+                    setWished(wishKeys.filter((each) => (each === key ? on : wished.includes(each))))
+                  }
+                />
+              }
+              label={
+                <>
+                  {name} <Fine component="span">{means}</Fine>
+                </>
+              }
+            />
+          ))}
+        </Box>
         {chosen === template && (
           <ThumbCost
             input={{ ...input, thumbBudget: settings.thumbBudget }}
