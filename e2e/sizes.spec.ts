@@ -42,6 +42,8 @@ const screens: [path: string, act: (page: Page) => Locator][] = [
   ],
   [`/clients/${ruben}/reading`, (page) => page.getByRole("heading", { name: /^It suggests/ })],
   [`/clients/${ruben}/path`, (page) => page.getByRole("button", { name: "Solve again" })],
+  [`/clients/${ruben}/path/list`, (page) => page.getByRole("button", { name: "Print" })],
+  [`/clients/${ruben}/path/plans`, (page) => page.getByRole("button", { name: "Gentler" })],
   [`/clients/${ruben}/sessions`, (page) => page.getByRole("link", { name: /the session$/ })],
   [`/clients/${ruben}/change`, (page) => page.getByRole("heading", { level: 2 }).filter({ visible: true }).first()],
 ];

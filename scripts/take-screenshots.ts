@@ -74,13 +74,16 @@ async function main() {
     await page.getByRole("button", { name: "Give" }).first().click();
     await page.getByText("One thing, about").waitFor();
   });
-  await shot("path", `${ruben}/path`, () =>
-    page
+  await shot("path", `${ruben}/path`, async () => {
+    await page
       .getByRole("complementary")
       .getByRole("button", { name: /^Hip-flexor wait|^Rectus|^Pectoralis/ })
       .first()
-      .click(),
-  );
+      .click();
+    await page.getByRole("button", { name: "Take it out by hand" }).click();
+    await page.getByRole("region", { name: "Changed by hand" }).waitFor();
+    await page.evaluate(() => window.scrollTo(0, 0));
+  });
   await shot("change", `${ruben}/change?from=1-before&to=5-before`);
   await shot("library", "/library?q=psoas&open=psoas-wait");
   await shot("trainer", "/practice/trainer", async () => {

@@ -47,6 +47,8 @@ describe("a plan in the making", () => {
     ["three sessions", smallInput],
     ["half a series behind", { ...exampleInput, done: quickPlan(exampleInput)!.slice(0, 5) }],
     ["no targets", { ...exampleInput, targets: [] }],
+    ["every wish", { ...exampleInput, wishes: ["turns", "quiet", "even", "local"], order: 0.2 }],
+    ["wishes, half a series behind", { ...exampleInput, wishes: ["even"], done: quickPlan(exampleInput)!.slice(0, 5) }],
     ["no complaint", { ...smallInput, complaintRegion: null }],
   ])("is worth what the score says of it, and the reward for the complaint (%s)", (_, input) => {
     const { plan, draft } = draftOf(input);
