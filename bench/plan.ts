@@ -1,7 +1,9 @@
 import { readFileSync, writeFileSync } from "node:fs";
 import loadHighs from "highs";
 import { techniqueOf } from "../core/techniques/library";
+import { catalogue } from "../core/techniques/catalogue";
 import { usualStability } from "../core/series/draft";
+import { differences, edited, weigh, type Edit } from "../core/series/edit";
 import { orderSteps } from "../core/series/order";
 import { minutesOf, type PlanInput, type PlannedSession, type Step } from "../core/series/plan";
 import { prove } from "../core/series/prove";
@@ -103,7 +105,41 @@ async function main() {
     ...edits,
     "",
     ...ordering(),
+    "",
+    ...feedback(),
   ]);
+}
+
+/** How long it takes to say what one change by hand costs and breaks: changes by chance to a solved plan. */
+function feedback(): string[] {
+  const random = seeded(7);
+  const [, input] = planInstances()[0]!;
+  const { sessions } = solve(input, { seed: 1, moves: 20_000 })!;
+  const below = (count: number) => Math.floor(random.uniform() * count);
+  const change = (): Edit => {
+    const session = below(sessions.length);
+    const { technique } = sessions[session]!.steps[below(sessions[session]!.steps.length)]!;
+    const kinds: Edit[] = [
+      { kind: "move", technique, from: session, to: below(sessions.length) },
+      { kind: "time", technique, session, by: below(2) * 2 - 1 },
+      { kind: "add", technique: catalogue[below(catalogue.length)]!.key, session },
+      { kind: "remove", technique, session },
+    ];
+    return kinds[below(kinds.length)]!;
+  };
+  const took = Array.from({ length: 300 }, () => {
+    const edit = change();
+    const before = performance.now();
+    const after = edited(input, sessions, edit);
+    weigh(input, sessions, after);
+    differences(sessions, after);
+    return performance.now() - before;
+  })
+    .slice(50)
+    .sort((a, b) => a - b);
+  return [
+    `Feedback on one change by hand to the example's plan (what it costs, which rules it breaks, what differs), ms: median ${median(took).toFixed(1)}, p95 ${took[Math.floor(0.95 * took.length)]!.toFixed(1)}, slowest ${took.at(-1)!.toFixed(1)}.`,
+  ];
 }
 
 /** How long it takes to order a session, over sessions of plans made by chance. */

@@ -36,6 +36,30 @@ test("a plan is bent by hand: what a change breaks is read, repaired around, und
   await expect(steps).toHaveCount(count + 1);
   await bar.getByRole("button", { name: "Undo" }).click();
 
+  // dragged to another session, and with the keys to the one beside: both are the same change, and both are undone
+  const namesIn = async (session: RegExp) => {
+    await page.getByRole("button", { name: session }).click();
+    return (await steps.allInnerTexts()).map((text) => text.split("\n")[0]!);
+  };
+  const second = await namesIn(/^Session 2, /);
+  const chosen = (await namesIn(/^Session 1, /)).slice(1, -2).find((each) => !second.includes(each))!;
+  const row = panel.getByRole("button", { name: chosen });
+  await row.scrollIntoViewIfNeeded();
+  const from = (await row.boundingBox())!;
+  await page.mouse.move(from.x + 30, from.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(from.x, from.y - 10, { steps: 4 });
+  const to = (await page.getByRole("button", { name: /^Session 2, / }).boundingBox())!;
+  await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 8 });
+  await page.mouse.up();
+  const moved = bar.getByRole("list", { name: "What differs from the plan in force" });
+  await expect(moved).toContainText(`${chosen}: from session 1 to session 2`);
+  await bar.getByRole("button", { name: "Undo" }).click();
+  await expect(bar.getByRole("status")).toContainText("Nothing is changed");
+  await row.press("Alt+ArrowRight");
+  await expect(moved).toContainText(`${chosen}: from session 1 to session 2`);
+  await bar.getByRole("button", { name: "Undo" }).click();
+
   // a little longer: either it is free, or the table is full and it says so
   const middle = steps.nth(3);
   const name = (await middle.innerText()).split("\n")[0]!;

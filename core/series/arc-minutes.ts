@@ -59,7 +59,8 @@ export function solvedRange(
   technique: Parameters<typeof timeRange>[0],
   session: number,
   input: PlanInput,
+  side?: "L" | "R" | "mid",
 ): { least: number; most: number } {
   const own = arcMinutes(session, input)?.get(technique.key);
-  return own === undefined ? timeRange(technique, session, input) : { least: own, most: own };
+  return own === undefined ? timeRange(technique, session, input, side) : { least: own, most: own };
 }

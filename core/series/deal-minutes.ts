@@ -48,7 +48,7 @@ function take(plan: Draft, s: number, frees: (choice: number) => number): boolea
     if (free <= 0) continue;
     const choice = room.choices[c]!;
     for (let k = 0; k < choice.sides.length; k++) {
-      if (half[2 * c + k]! <= choice.least) continue;
+      if (half[2 * c + k]! <= choice.least[k]!) continue;
       const missed = -plan.marginal(s, 2 * c + k, -1) / free;
       if (missed < least) [part, least] = [2 * c + k, missed];
     }
@@ -63,7 +63,7 @@ function roomFor(plan: Draft, s: number, c: number, k: number): boolean {
   const { half, room, hands, prone } = plan.held[s]!;
   const choice = room.choices[c]!;
   for (const part of choice.tires) if (hands[part]! + choice.hands[part]! > room.hands[part]! + 1e-6) return false;
-  return half[2 * c + k]! < choice.most && prone + choice.prone <= room.prone + 1e-6;
+  return half[2 * c + k]! < choice.most[k]! && prone + choice.prone <= room.prone + 1e-6;
 }
 
 /** Gives a half minute to where it is worth most. False when it is worth nothing anywhere. */

@@ -144,7 +144,7 @@ describe("a plan in the making", () => {
     const gone = free.worth - priced.worth;
     expect(gone).toBeCloseTo(-0.5 * plan.flatMap(({ steps }) => steps).length, 9);
     const { in: list, half, room } = priced.held[0]!;
-    const timed = list.find((c) => half[2 * c]! > room.choices[c]!.least)!;
+    const timed = list.find((c) => half[2 * c]! > room.choices[c]!.least[0]!)!;
     for (const draft of [free, priced]) draft.set(0, 2 * timed, draft.held[0]!.half[2 * timed]! - 1);
     expect(free.worth - priced.worth - gone).toBeCloseTo(0.05, 9);
     // a step of the kept plan that goes, and one that it does not have, cost their price
@@ -170,8 +170,8 @@ describe("dealing out the minutes of a session", () => {
         room.hands.forEach((most, part) => expect(held.hands[part]).toBeLessThanOrEqual(most + 1e-6));
         for (const c of held.in)
           room.choices[c]!.sides.forEach((_, k) => {
-            expect(held.half[2 * c + k]).toBeGreaterThanOrEqual(room.choices[c]!.least);
-            expect(held.half[2 * c + k]).toBeLessThanOrEqual(room.choices[c]!.most);
+            expect(held.half[2 * c + k]).toBeGreaterThanOrEqual(room.choices[c]!.least[k]!);
+            expect(held.half[2 * c + k]).toBeLessThanOrEqual(room.choices[c]!.most[k]!);
           });
       });
     }

@@ -186,7 +186,7 @@ export class Draft {
     this.log.push(1, (s << 16) | c, 0);
     this.put(s, c, 1);
     const { least, sides } = this.held[s]!.room.choices[c]!;
-    for (let k = 0; k < sides.length; k++) this.set(s, 2 * c + k, least);
+    for (let k = 0; k < sides.length; k++) this.set(s, 2 * c + k, least[k]!);
   }
 
   leave(s: number, c: number): void {
@@ -284,13 +284,13 @@ export class Draft {
     const { items, doses, least, load, sides } = held.room.choices[c]!;
     const inside = held.has[c] === 1;
     let time = 0;
-    for (let k = 0; k < sides.length; k++) time += inside ? held.half[2 * c + k]! : least;
+    for (let k = 0; k < sides.length; k++) time += inside ? held.half[2 * c + k]! : least[k]!;
     let sum = -load * time;
     for (let i = 0; i < items.length; i++) {
       const n = items[i]!;
       const item = this.space.items[n]!;
       let dose = 0;
-      for (let k = 0; k < sides.length; k++) dose += doses[k]![i]! * (inside ? held.half[2 * c + k]! : least);
+      for (let k = 0; k < sides.length; k++) dose += doses[k]![i]! * (inside ? held.half[2 * c + k]! : least[k]!);
       const got = this.got[n]!;
       sum += inside ? worthAt(item, got) - worthAt(item, got - dose) : worthAt(item, got + dose) - worthAt(item, got);
     }

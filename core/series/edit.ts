@@ -72,10 +72,10 @@ function inserted(
   return best!.steps;
 }
 
-const halfMinutes = (minutes: StepMinutes, change: (each: number) => number): StepMinutes =>
+const halfMinutes = (minutes: StepMinutes, change: (each: number, side: "L" | "R" | "mid") => number): StepMinutes =>
   "mid" in minutes
-    ? { mid: change(minutes.mid) }
-    : { L: minutes.L === 0 ? 0 : change(minutes.L), R: minutes.R === 0 ? 0 : change(minutes.R) };
+    ? { mid: change(minutes.mid, "mid") }
+    : { L: minutes.L === 0 ? 0 : change(minutes.L, "L"), R: minutes.R === 0 ? 0 : change(minutes.R, "R") };
 
 /**
  * A plan after one change by hand. What does not exist, or is there already, changes nothing; rules may be broken by it:
@@ -115,13 +115,16 @@ export function edited(input: PlanInput, sessions: readonly PlannedSession[], ed
     put(session, edit.with);
   } else {
     const technique = techniqueOf(edit.technique);
-    const { least, most } = timeRange(technique, session, input);
+    const within = (each: number, side: "L" | "R" | "mid") => {
+      const { least, most } = timeRange(technique, session, input, side);
+      return Math.min(most, Math.max(least, each));
+    };
     next[session] = {
       steps: next[session]!.steps.map((step) =>
         step.technique === edit.technique
           ? {
               ...step,
-              minutes: halfMinutes(step.minutes, (each) => Math.min(most, Math.max(least, each + edit.by / 2))),
+              minutes: halfMinutes(step.minutes, (each, side) => within(each + edit.by / 2, side)),
             }
           : step,
       ),

@@ -83,9 +83,9 @@ export function formulate(input: PlanInput): Formulation {
       if (lock === "keep") model.row(1, 1, [[x, 1]], `session ${s + 1}: ${technique.name} is locked in`, "step");
       else if (isGiven(technique, s, input) && !isRising(technique))
         model.row(1, 1, [[x, 1]], `session ${s + 1}: ${technique.name} is part of its arc`, "step");
-      const { least, most } = solvedRange(technique, s, input);
       const { sides, positions: places } = verdictIn(technique, s, input);
-      const part = () => {
+      const part = (side: "L" | "R" | "mid") => {
+        const { least, most } = solvedRange(technique, s, input, side);
         const column = model.column(-loadCost * totalLoad(technique), 0, most);
         model.row(0, Infinity, [
           [column, 1],
@@ -99,8 +99,8 @@ export function formulate(input: PlanInput): Formulation {
       };
       const none = () => model.column(0, 0, 0);
       const minutes = technique.sided
-        ? { L: sides.L ? part() : none(), R: sides.R ? part() : none() }
-        : { mid: part() };
+        ? { L: sides.L ? part("L") : none(), R: sides.R ? part("R") : none() }
+        : { mid: part("mid") };
       uses.push({ technique, session: s, x, minutes });
       if (places.length > 0)
         model.row(-Infinity, 0, [[x, 1], ...places.map((place) => [columnOf(s, place), -1] as const)]);

@@ -33,17 +33,16 @@ export function minutePrices(input: PlanInput, sessions: readonly PlannedSession
     .map((item) => ({ item, got: counted(item, sessions), share: item.when?.(session) ?? 1 }));
   const steps = planned.steps.map(({ technique: key, minutes }): StepPrice => {
     const technique = techniqueOf(key);
-    const { least, most } = timeRange(technique, session, input);
     const doses = items.map(({ item }) => item.dose(technique));
     const sides = (["L", "R", "mid"] as const).flatMap((side) => {
       const given = side in minutes ? (minutes as Record<string, number>)[side]! : 0;
       return given > 0 ? [{ side, given }] : [];
     });
     const price = (by: 1 | -1): number | undefined => {
-      const changes = sides.map(({ side, given }) => ({
-        side,
-        by: Math.min(most, Math.max(least, given + by / 2)) - given,
-      }));
+      const changes = sides.map(({ side, given }) => {
+        const { least, most } = timeRange(technique, session, input, side);
+        return { side, by: Math.min(most, Math.max(least, given + by / 2)) - given };
+      });
       // a side that is at its end already would make a minute look dearer or cheaper than it is
       if (changes.length === 0 || changes.some((each) => Math.abs(each.by) < 0.5 - 1e-9)) return undefined;
       const longer = changes.reduce((sum, each) => sum + each.by, 0);

@@ -8,8 +8,19 @@ import type { Course } from "./course";
 import type { WishKey } from "./wish-keys";
 import type { HandBudget } from "../techniques/hand-parts";
 
-/** What the practitioner fixed by hand. Sessions count from 0. */
-export type Lock = { session: number; technique: string; kind: "keep" | "leave-out" };
+/**
+ * What the practitioner fixed by hand. Sessions count from 0. What is kept may have its minutes fixed, too; a closed session
+ * takes nothing in beside what is kept in it, and names no technique.
+ */
+export type Lock = {
+  session: number;
+  technique: string;
+  kind: "keep" | "leave-out" | "closed";
+  minutes?: StepMinutes | undefined;
+};
+
+/** What a lock on a session as a whole has in a technique's place. */
+export const wholeSession = "*";
 
 /** Minutes of a step: left and right for a two-sided technique, else the whole. */
 export type StepMinutes = { L: Minutes; R: Minutes } | { mid: Minutes };

@@ -199,14 +199,34 @@ export const proneOnly = (technique: Technique, session: number, input: PlanInpu
 
 /**
  * The shortest and the longest a step may take on a side, in whole half minutes: from its least to 1.25 times its ideal;
- * rising is not stretched, and in an arc it is what its holds usually take.
+ * rising is not stretched, and in an arc it is what its holds usually take. Minutes that were locked are both. Without a side:
+ * what holds for either.
  */
-export function timeRange(technique: Technique, session: number, input: PlanInput): { least: number; most: number } {
+export function timeRange(
+  technique: Technique,
+  session: number,
+  input: PlanInput,
+  side?: keyof StepMinutesBySide,
+): { least: number; most: number } {
   const own = arcOf(session, input)?.find((part) => part.technique === technique.key);
   if (own) return own.minutes;
+  const locked = lockedMinutes(technique, session, input);
+  const fixed = (side === undefined ? Object.values(locked) : [locked[side] ?? 0]).filter((minutes) => minutes > 0);
+  if (fixed.length > 0) return { least: Math.min(...fixed), most: Math.max(...fixed) };
   const { least, ideal } = technique.minutes;
   return { least, most: isRising(technique) ? least : halves(ideal * rulebook.stretch) / 2 };
 }
+
+type StepMinutesBySide = Partial<Record<"L" | "R" | "mid", number>>;
+
+/** Minutes of a step that were locked in a session, by side; none where they are free. */
+export const lockedMinutes = (technique: Technique, session: number, input: PlanInput): StepMinutesBySide =>
+  input.locks.find((lock) => lock.session === session && lock.kind === "keep" && lock.technique === technique.key)
+    ?.minutes ?? {};
+
+/** Whether a session was locked as a whole. */
+export const isClosed = (session: number, input: PlanInput): boolean =>
+  input.locks.some((lock) => lock.session === session && lock.kind === "closed");
 
 /** What a step is given when nothing more is said: its ideal, in an arc the middle of what its holds take. */
 export function usualMinutes(technique: Technique, session: number, input: PlanInput): number {
@@ -297,6 +317,7 @@ export function candidates(input: PlanInput, session: number): Technique[] {
   let found = [...new Set([...offeredIn(input), ...[...kept].map(techniqueOf)])].filter(
     (technique) =>
       !whyNot(technique, session, input) &&
+      (!isClosed(session, input) || kept.has(technique.key) || isRising(technique)) &&
       (kept.has(technique.key) ||
         technique.phase === "open" ||
         technique.phase === "close" ||

@@ -11,7 +11,9 @@ import {
   facing,
   isClosing,
   isLeftOut,
+  isClosed,
   isLightBlock,
+  lockedMinutes,
   isOpening,
   isRising,
   mostLightBlocks,
@@ -118,15 +120,18 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
       const minutesOn = step.minutes;
       const parts =
         "mid" in minutesOn
-          ? [minutesOn.mid]
-          : (["L", "R"] as const).filter((side) => verdict.sides[side]).map((side) => minutesOn[side]);
+          ? [["mid", minutesOn.mid] as const]
+          : (["L", "R"] as const).filter((side) => verdict.sides[side]).map((side) => [side, minutesOn[side]] as const);
       if ("mid" in step.minutes === technique.sided)
         say("step length", s, `${technique.name} is ${technique.sided ? "done on both sides" : "not two-sided"}.`);
-      for (const minutes of parts) {
-        const { least, most } = timeRange(technique, s, input);
-        if (!(minutes >= least - slack))
+      for (const [side, minutes] of parts) {
+        const { least, most } = timeRange(technique, s, input, side);
+        const locked = lockedMinutes(technique, s, input)[side] ?? 0;
+        if (locked > 0 && Math.abs(minutes - locked) > slack)
+          say("locks", s, `${technique.name} gets ${minutes} min, locked at ${locked}.`, Math.abs(minutes - locked));
+        else if (!(minutes >= least - slack))
           say("step length", s, `${technique.name} needs ${least} min and gets ${minutes}.`, least - minutes);
-        if (minutes > most + slack)
+        else if (minutes > most + slack)
           say("step length", s, `${technique.name} gets ${minutes} min, more than ${most}.`, minutes - most);
       }
       const places = verdict.positions;
@@ -286,7 +291,14 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
           );
       }
     }
-    for (const lock of input.locks.filter((each) => each.session === s))
+    if (isClosed(s, input))
+      for (const { technique } of steps)
+        if (
+          !isRising(techniqueOf(technique)) &&
+          !input.locks.some((lock) => lock.session === s && lock.kind === "keep" && lock.technique === technique)
+        )
+          say("locks", s, `${techniqueOf(technique).name} is not among the steps of a session you locked.`);
+    for (const lock of input.locks.filter((each) => each.session === s && each.kind !== "closed"))
       if (steps.some((step) => stemOf(step.technique) === stemOf(lock.technique)) !== (lock.kind === "keep"))
         say(
           "locks",

@@ -83,8 +83,9 @@ export type Choice = {
   locked: boolean;
   /** Sides it is timed on: left, right or both; or the whole. */
   sides: readonly ("L" | "R" | "mid")[];
-  least: number;
-  most: number;
+  /** Half minutes on each of its sides. */
+  least: readonly number[];
+  most: readonly number[];
   /** Bits of the positions it may be done in; 0 when any will do. */
   positions: number;
   /** Per half minute. */
@@ -199,7 +200,7 @@ export function searchSpace(input: PlanInput): SearchSpace {
         sides.forEach((_, k) => doses[k]!.push(1));
       }
       const facingSide = facing(technique);
-      const { least, most } = solvedRange(technique, session, input);
+      const ranges = sides.map((side) => solvedRange(technique, session, input, side));
       const id = ids.get(technique.stem) ?? ids.size;
       ids.set(technique.stem, id);
       usesLeft[id] = Math.max(0, repeatsAllowed(technique, sessions.length) - (used.get(technique.stem) ?? 0));
@@ -216,8 +217,8 @@ export function searchSpace(input: PlanInput): SearchSpace {
         light: isLightBlock(technique),
         locked: kept.has(technique.key) || isGiven(technique, session, input),
         sides,
-        least: halves(least),
-        most: halves(most),
+        least: ranges.map(({ least }) => halves(least)),
+        most: ranges.map(({ most }) => halves(most)),
         positions: verdict.positions.reduce((mask, position) => mask | (1 << positionBits.indexOf(position)), 0),
         load: (loadCost * totalLoad(technique)) / 2,
         hands: Float64Array.from(handParts, (part) => loadOf(technique, part) / 2),

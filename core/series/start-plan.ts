@@ -82,7 +82,7 @@ function rejoin(build: BuildUp, s: number, kept: Int16Array) {
   for (const c of plan.held[s]!.in)
     room.choices[c]!.sides.forEach((_, k) => {
       const part = 2 * c + k;
-      while (plan.held[s]!.half[part]! < kept[part]! && plan.held[s]!.half[part]! < room.choices[c]!.most) {
+      while (plan.held[s]!.half[part]! < kept[part]! && plan.held[s]!.half[part]! < room.choices[c]!.most[k]!) {
         const mark = plan.mark();
         plan.set(s, part, plan.held[s]!.half[part]! + 1);
         if (plan.free(s) >= 0 && withinLoads(plan, s)) continue;

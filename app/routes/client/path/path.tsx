@@ -11,19 +11,29 @@ import { rhythmWords } from "~core/series/dates";
 import { repairStability, usualStability } from "~core/series/draft";
 import { differences } from "~core/series/edit";
 import { changedCourse, goingOn, whyNotChange, type CourseChange, type Numbered } from "~core/series/lengthen";
-import { type Lock, type Plan, type PlannedSession } from "~core/series/plan";
+import {
+  wholeSession,
+  type Lock,
+  type Plan,
+  type PlannedSession,
+  type Step,
+  type StepMinutes,
+} from "~core/series/plan";
 import { scoreOf } from "~core/series/score";
 import { sinceInShort, sinceSolved, sinceWords } from "~core/series/since";
 import { templateOf } from "~core/series/template";
+import { techniqueOf } from "~core/techniques/library";
 import { counted } from "~core/words";
 import { inSession } from "~app/session.server";
 import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
+import { useNotify } from "~app/ui/notices";
 import { Empty } from "~app/ui/page";
 import type { FieldErrors } from "~app/validation";
 import type { SeriesSettings } from "~data/series";
 import { askInput, type Chosen } from "./ask-input";
 import { CourseButtons } from "./course-buttons";
+import { DragSteps } from "./drag-step";
 import { EditBar } from "./edit-bar";
 import { SeriesHints } from "./hints";
 import { PlanGrid } from "./plan-grid";
@@ -54,6 +64,11 @@ export { keepTyped as clientAction } from "~app/ui/keep-typed";
 export function action({ params, context }: Route.ActionArgs) {
   return inSession(context, ({ tx, practitioner, body }) => keepSeries(tx, practitioner, params.clientId, body.fields));
 }
+
+const locksOn = (session: number, steps: readonly Step[]): Lock[] => [
+  { session, technique: wholeSession, kind: "closed" },
+  ...steps.map(({ technique, minutes }): Lock => ({ session, technique, kind: "keep", minutes })),
+];
 
 /** Who gives a session, where a practice has more than one practitioner. */
 function givenBy(by: readonly string[] = [], session: number, people: readonly { id: string; name: string }[]) {
@@ -107,14 +122,28 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
     );
   };
   const changeCourse = (change: CourseChange) => inForce && takeCourse(changedCourse(numbered, change), settings);
-  const setLock = (technique: string, kind: Lock["kind"] | null) => {
-    const locks = settings.locks.filter((lock) => !(lock.session === session && lock.technique === technique));
-    if (kind) locks.push({ session, technique, kind });
-    solveWith({ template, settings: { ...settings, locks } }, inForce);
-  };
+  const withLocks = (locks: Lock[]) => solveWith({ template, settings: { ...settings, locks } }, inForce);
+  const setLock = (technique: string, kind: Lock["kind"] | null, minutes?: StepMinutes) =>
+    withLocks([
+      ...settings.locks.filter((lock) => !(lock.session === session && lock.technique === technique)),
+      ...(kind ? [{ session, technique, kind, ...(minutes && { minutes }) }] : []),
+    ]);
+  /** Everything in a session stays as it is, minutes and all, and nothing comes in; or all of it is free again. */
+  const lockSession = (on: boolean) =>
+    withLocks([
+      ...settings.locks.filter((lock) => lock.session !== session || lock.kind === "leave-out"),
+      ...(on ? locksOn(session, inForce?.[session]?.steps ?? []) : []),
+    ]);
 
   const byHand = usePlanEdit(input, inForce);
   const changed = byHand.sessions;
+  const notify = useNotify();
+  /** What is there already cannot come a second time, and that is said. */
+  const move = (technique: string, to: number) => {
+    const there = (changed ?? inForce)?.[to]?.steps.some((step) => step.technique === technique);
+    if (there) notify(`${techniqueOf(technique).name} is in session ${to + 1} already.`);
+    else byHand.edit({ kind: "move", technique, from: session, to });
+  };
   /** Everything that was changed by hand stays; around it as few steps as can be are changed. */
   const repair = () => {
     if (!changed || !loaderData.plan) return;
@@ -153,240 +182,248 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
   const answer = saver.data;
   const brokenSessions = [...new Set(broken.map((each) => each.session))];
   return (
-    <Box
-      sx={{
-        display: "grid",
-        gridTemplateColumns: { xs: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 352px" },
-        gridTemplateRows: { lg: "auto 1fr" },
-      }}
-    >
-      <Box sx={{ p: { xs: 2, sm: 3 }, pt: 2, minWidth: 0 }}>
-        <Box sx={{ display: "flex", flexWrap: "wrap", alignItems: "center", gap: 1.5, mb: 1.5 }}>
-          <Typography sx={{ flex: 1, color: "text.secondary", minWidth: 260 }}>
-            {templateOf(template).name}
-            {settings.course ? ` in ${counted(settings.course.length, "session")}` : ""}, {settings.bookedMinutes} min
-            booked ({input.tableMinutes} at the table), {rhythmWords(settings)}
-          </Typography>
-          <Button component={Link} to={`/library?client=${clientId}`} color="inherit">
-            Library for them
-          </Button>
-          <Button variant="outlined" onClick={() => setEditing(true)}>
-            Change series
-          </Button>
-          <Button
-            variant="contained"
-            disabled={solver.state.kind === "solving" || saver.state !== "idle" || refer.length > 0}
-            onClick={() => solveWith({ template, settings })}
-          >
-            {plan ? "Solve again" : "Solve the series"}
-          </Button>
-        </Box>
-        {refer.length > 0 && (
-          <Alert severity="error" sx={{ mb: 2 }}>
-            Nothing is planned and no session starts until a clearance is recorded. {refer.join(" ")}{" "}
-            <MuiLink component={Link} underline="always" to={`/clients/${clientId}/intake/screening`}>
-              Go to screening
-            </MuiLink>
-          </Alert>
-        )}
-        {refer.length === 0 && broken.length > 0 && solver.state.kind !== "solving" && (
-          <Alert
-            severity="warning"
-            sx={{ mb: 2, flexWrap: "wrap", "& .MuiAlert-message": { flex: "1 1 300px" } }}
-            action={
-              <Button
-                color="inherit"
-                sx={{ whiteSpace: "nowrap" }}
-                disabled={saver.state !== "idle"}
-                onClick={() => solveWith({ template, settings }, inForce)}
-              >
-                Solve again within the cautions
-              </Button>
-            }
-          >
-            {brokenSessions.length === 1 ? "Session" : "Sessions"} {brokenSessions.map((each) => each + 1).join(", ")}{" "}
-            {brokenSessions.length === 1 ? "breaks" : "break"} a caution that was not there when the series was solved.
-            They do not start as they are. {broken[0]!.sentence}
-            {broken.length > 1 && ` And ${broken.length - 1} more.`}
-          </Alert>
-        )}
-        {since &&
-          sinceInShort(since) !== "" &&
-          refer.length === 0 &&
-          broken.length === 0 &&
-          !changed &&
-          solver.state.kind !== "solving" && (
+    <DragSteps session={session} move={move}>
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: { xs: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 352px" },
+          gridTemplateRows: { lg: "auto 1fr" },
+        }}
+      >
+        <Box sx={{ p: { xs: 2, sm: 3 }, pt: 2, minWidth: 0 }}>
+          <Box sx={{ display: "flex", flexWrap: "wrap", alignItems: "center", gap: 1.5, mb: 1.5 }}>
+            <Typography sx={{ flex: 1, color: "text.secondary", minWidth: 260 }}>
+              {templateOf(template).name}
+              {settings.course ? ` in ${counted(settings.course.length, "session")}` : ""}, {settings.bookedMinutes} min
+              booked ({input.tableMinutes} at the table), {rhythmWords(settings)}
+            </Typography>
+            <Button component={Link} to={`/library?client=${clientId}`} color="inherit">
+              Library for them
+            </Button>
+            <Button variant="outlined" onClick={() => setEditing(true)}>
+              Change series
+            </Button>
+            <Button
+              variant="contained"
+              disabled={solver.state.kind === "solving" || saver.state !== "idle" || refer.length > 0}
+              onClick={() => solveWith({ template, settings })}
+            >
+              {plan ? "Solve again" : "Solve the series"}
+            </Button>
+          </Box>
+          {refer.length > 0 && (
+            <Alert severity="error" sx={{ mb: 2 }}>
+              Nothing is planned and no session starts until a clearance is recorded. {refer.join(" ")}{" "}
+              <MuiLink component={Link} underline="always" to={`/clients/${clientId}/intake/screening`}>
+                Go to screening
+              </MuiLink>
+            </Alert>
+          )}
+          {refer.length === 0 && broken.length > 0 && solver.state.kind !== "solving" && (
             <Alert
-              severity="info"
+              severity="warning"
               sx={{ mb: 2, flexWrap: "wrap", "& .MuiAlert-message": { flex: "1 1 300px" } }}
               action={
-                <Button color="inherit" sx={{ whiteSpace: "nowrap" }} disabled={saver.state !== "idle"} onClick={adapt}>
-                  Adapt what is to come
+                <Button
+                  color="inherit"
+                  sx={{ whiteSpace: "nowrap" }}
+                  disabled={saver.state !== "idle"}
+                  onClick={() => solveWith({ template, settings }, inForce)}
+                >
+                  Solve again within the cautions
                 </Button>
               }
             >
-              Since the series was solved: {sinceInShort(since)}.
-              <details>
-                <summary>Which</summary>
-                {sinceWords(since).map((sentence) => (
-                  <div key={sentence}>{sentence}</div>
-                ))}
-              </details>
+              {brokenSessions.length === 1 ? "Session" : "Sessions"} {brokenSessions.map((each) => each + 1).join(", ")}{" "}
+              {brokenSessions.length === 1 ? "breaks" : "break"} a caution that was not there when the series was
+              solved. They do not start as they are. {broken[0]!.sentence}
+              {broken.length > 1 && ` And ${broken.length - 1} more.`}
             </Alert>
           )}
-        {refer.length === 0 && !changed && solver.state.kind !== "solving" && (
-          <SeriesHints
-            hints={loaderData.hints}
-            rhythm={loaderData.rhythm}
-            wait={loaderData.wait}
-            busy={saver.state !== "idle"}
-            put={({ change }) => changeCourse(change)}
-            spread={({ of, to }) => save({ template, settings: { ...settings, [of]: to } }, null)}
-          />
-        )}
-        <Solving state={solver.state} cancel={solver.cancel} />
-        {answer?.breaches && (
-          <Alert severity="error" sx={{ mb: 2 }}>
-            The plan was not saved, because it breaks a rule: {answer.breaches.slice(0, 4).join(" ")} If findings
-            changed meanwhile, solve again.
-          </Alert>
-        )}
-        {answer?.errors && (
-          <Alert severity="error" sx={{ mb: 2 }}>
-            {Object.values(answer.errors).join(" ")}
-          </Alert>
-        )}
-        {beside.data?.errors && <Alert severity="error">{Object.values(beside.data.errors).join(" ")}</Alert>}
-        {beside.data?.ok && (
-          <Alert severity="success" sx={{ mb: 2 }}>
-            Kept beside the plan in force.{" "}
-            <MuiLink component={Link} underline="always" to={`/clients/${clientId}/path/plans`}>
-              See them side by side
-            </MuiLink>
-          </Alert>
-        )}
-        {answer?.stale && (
-          <Alert severity="warning" sx={{ mb: 2 }}>
-            The series was changed in another tab. Load the page again to see it, then solve again.
-          </Alert>
-        )}
-        {loaderData.plan && (changed ?? byHand.redo) && (
-          <EditBar
+          {since &&
+            sinceInShort(since) !== "" &&
+            refer.length === 0 &&
+            broken.length === 0 &&
+            !changed &&
+            solver.state.kind !== "solving" && (
+              <Alert
+                severity="info"
+                sx={{ mb: 2, flexWrap: "wrap", "& .MuiAlert-message": { flex: "1 1 300px" } }}
+                action={
+                  <Button
+                    color="inherit"
+                    sx={{ whiteSpace: "nowrap" }}
+                    disabled={saver.state !== "idle"}
+                    onClick={adapt}
+                  >
+                    Adapt what is to come
+                  </Button>
+                }
+              >
+                Since the series was solved: {sinceInShort(since)}.
+                <details>
+                  <summary>Which</summary>
+                  {sinceWords(since).map((sentence) => (
+                    <div key={sentence}>{sentence}</div>
+                  ))}
+                </details>
+              </Alert>
+            )}
+          {refer.length === 0 && !changed && solver.state.kind !== "solving" && (
+            <SeriesHints
+              hints={loaderData.hints}
+              rhythm={loaderData.rhythm}
+              wait={loaderData.wait}
+              busy={saver.state !== "idle"}
+              put={({ change }) => changeCourse(change)}
+              spread={({ of, to }) => save({ template, settings: { ...settings, [of]: to } }, null)}
+            />
+          )}
+          <Solving state={solver.state} cancel={solver.cancel} />
+          {answer?.breaches && (
+            <Alert severity="error" sx={{ mb: 2 }}>
+              The plan was not saved, because it breaks a rule: {answer.breaches.slice(0, 4).join(" ")} If findings
+              changed meanwhile, solve again.
+            </Alert>
+          )}
+          {answer?.errors && (
+            <Alert severity="error" sx={{ mb: 2 }}>
+              {Object.values(answer.errors).join(" ")}
+            </Alert>
+          )}
+          {beside.data?.errors && <Alert severity="error">{Object.values(beside.data.errors).join(" ")}</Alert>}
+          {beside.data?.ok && (
+            <Alert severity="success" sx={{ mb: 2 }}>
+              Kept beside the plan in force.{" "}
+              <MuiLink component={Link} underline="always" to={`/clients/${clientId}/path/plans`}>
+                See them side by side
+              </MuiLink>
+            </Alert>
+          )}
+          {answer?.stale && (
+            <Alert severity="warning" sx={{ mb: 2 }}>
+              The series was changed in another tab. Load the page again to see it, then solve again.
+            </Alert>
+          )}
+          {loaderData.plan && (changed ?? byHand.redo) && (
+            <EditBar
+              input={input}
+              force={loaderData.plan.sessions}
+              sessions={changed}
+              undo={byHand.undo}
+              redo={byHand.redo}
+              drop={() => {
+                setAdapting(false);
+                byHand.drop();
+              }}
+              repair={repair}
+              keep={() => save({ template, settings }, handmade!)}
+              beside={() =>
+                void beside.submit(
+                  {
+                    act: "keep",
+                    id: crypto.randomUUID(),
+                    name: `${adapting ? "Adapted" : "By hand"}, ${shortDay(loaderData.today)}`,
+                    version: 0,
+                    template,
+                    settings,
+                    plan: handmade,
+                  } as never,
+                  { method: "post", action: `/clients/${clientId}/path/plans`, encType: "application/json" },
+                )
+              }
+              solved={adapting ? loaderData.plan : undefined}
+              busy={solver.state.kind === "solving" || saver.state !== "idle"}
+            />
+          )}
+          {plan ? (
+            <PlanGrid
+              input={input}
+              names={names}
+              sessions={plan.sessions}
+              chosen={session}
+              current={current}
+              broken={plan === loaderData.plan ? brokenSessions : []}
+              choose={(next, first) => {
+                setSession(next);
+                setStep(first);
+                // where it lies below, a choice is not to seem to do nothing
+                const top = panel.current?.getBoundingClientRect().top ?? 0;
+                if (top > window.innerHeight / 2) panel.current?.scrollIntoView({ block: "nearest" });
+              }}
+            />
+          ) : (
+            solver.state.kind !== "solving" && (
+              <Empty title="No plan yet">
+                {input.targets.length > 0
+                  ? `${input.targets.length === 1 ? "One target is" : `${input.targets.length} targets are`} waiting, from restrictions and from metrics outside their usual range. Solving finds which work goes into which session, how deep, in what order, within the minutes there are.`
+                  : "Solving works from what you found. Mark a picture or note restrictions first for a plan that fits this person; without them it follows the template alone."}
+              </Empty>
+            )
+          )}
+        </Box>
+        <Box
+          component="aside"
+          ref={panel}
+          aria-label="Chosen session"
+          sx={(t) => ({
+            gridRow: { lg: "1 / 3" },
+            gridColumn: { lg: "2" },
+            borderTop: { xs: `1px solid ${t.tokens.line}`, lg: "none" },
+            bgcolor: "background.paper",
+            borderLeft: { lg: `1px solid ${t.tokens.line}` },
+            p: 2.5,
+          })}
+        >
+          {plan ? (
+            <SessionPanel
+              input={input}
+              named={names[Math.min(session, names.length - 1)]!}
+              plan={plan}
+              session={Math.min(session, plan.sessions.length - 1)}
+              lockSession={lockSession}
+              given={givenBy(settings.by, session, loaderData.people)}
+              course={
+                <CourseButtons
+                  no={(kind) => whyNotChange(numbered, { kind, session }, input.done.length)}
+                  change={(kind) => changeCourse({ kind, session })}
+                  busy={solver.state.kind === "solving" || saver.state !== "idle" || changed !== undefined}
+                />
+              }
+              step={step}
+              setStep={setStep}
+              locks={settings.locks}
+              setLock={setLock}
+              edit={(change) => (change.kind === "move" ? move(change.technique, change.to) : byHand.edit(change))}
+              busy={solver.state.kind === "solving"}
+              done={session < input.done.length}
+              broken={broken.filter((each) => each.session === session).map((each) => each.sentence)}
+            />
+          ) : (
+            <Typography sx={{ color: "text.secondary" }}>
+              The chosen session’s steps and their reasons appear here.
+            </Typography>
+          )}
+        </Box>
+        <Box sx={{ px: { xs: 2, sm: 3 }, pb: 3, minWidth: 0 }}>
+          <TargetList input={input} sessions={plan?.sessions} />
+          {plan && <Sequences input={input} sessions={plan.sessions} />}
+        </Box>
+        {editing && (
+          <SettingsDialog
+            template={template}
+            settings={settings}
             input={input}
-            force={loaderData.plan.sessions}
-            sessions={changed}
-            undo={byHand.undo}
-            redo={byHand.redo}
-            drop={() => {
-              setAdapting(false);
-              byHand.drop();
+            people={loaderData.people}
+            close={() => setEditing(false)}
+            apply={({ next, ...chosen }) => {
+              setEditing(false);
+              if (next === undefined) solveWith(chosen);
+              else takeCourse(goingOn(numbered, input.done.length, next, chosen.template), chosen.settings);
             }}
-            repair={repair}
-            keep={() => save({ template, settings }, handmade!)}
-            beside={() =>
-              void beside.submit(
-                {
-                  act: "keep",
-                  id: crypto.randomUUID(),
-                  name: `${adapting ? "Adapted" : "By hand"}, ${shortDay(loaderData.today)}`,
-                  version: 0,
-                  template,
-                  settings,
-                  plan: handmade,
-                } as never,
-                { method: "post", action: `/clients/${clientId}/path/plans`, encType: "application/json" },
-              )
-            }
-            solved={adapting ? loaderData.plan : undefined}
-            busy={solver.state.kind === "solving" || saver.state !== "idle"}
           />
         )}
-        {plan ? (
-          <PlanGrid
-            input={input}
-            names={names}
-            sessions={plan.sessions}
-            chosen={session}
-            current={current}
-            broken={plan === loaderData.plan ? brokenSessions : []}
-            choose={(next, first) => {
-              setSession(next);
-              setStep(first);
-              // where it lies below, a choice is not to seem to do nothing
-              const top = panel.current?.getBoundingClientRect().top ?? 0;
-              if (top > window.innerHeight / 2) panel.current?.scrollIntoView({ block: "nearest" });
-            }}
-          />
-        ) : (
-          solver.state.kind !== "solving" && (
-            <Empty title="No plan yet">
-              {input.targets.length > 0
-                ? `${input.targets.length === 1 ? "One target is" : `${input.targets.length} targets are`} waiting, from restrictions and from metrics outside their usual range. Solving finds which work goes into which session, how deep, in what order, within the minutes there are.`
-                : "Solving works from what you found. Mark a picture or note restrictions first for a plan that fits this person; without them it follows the template alone."}
-            </Empty>
-          )
-        )}
       </Box>
-      <Box
-        component="aside"
-        ref={panel}
-        aria-label="Chosen session"
-        sx={(t) => ({
-          gridRow: { lg: "1 / 3" },
-          gridColumn: { lg: "2" },
-          borderTop: { xs: `1px solid ${t.tokens.line}`, lg: "none" },
-          bgcolor: "background.paper",
-          borderLeft: { lg: `1px solid ${t.tokens.line}` },
-          p: 2.5,
-        })}
-      >
-        {plan ? (
-          <SessionPanel
-            input={input}
-            named={names[Math.min(session, names.length - 1)]!}
-            plan={plan}
-            session={Math.min(session, plan.sessions.length - 1)}
-            given={givenBy(settings.by, session, loaderData.people)}
-            course={
-              <CourseButtons
-                no={(kind) => whyNotChange(numbered, { kind, session }, input.done.length)}
-                change={(kind) => changeCourse({ kind, session })}
-                busy={solver.state.kind === "solving" || saver.state !== "idle" || changed !== undefined}
-              />
-            }
-            step={step}
-            setStep={setStep}
-            locks={settings.locks}
-            setLock={setLock}
-            edit={byHand.edit}
-            busy={solver.state.kind === "solving"}
-            done={session < input.done.length}
-            broken={broken.filter((each) => each.session === session).map((each) => each.sentence)}
-          />
-        ) : (
-          <Typography sx={{ color: "text.secondary" }}>
-            The chosen session’s steps and their reasons appear here.
-          </Typography>
-        )}
-      </Box>
-      <Box sx={{ px: { xs: 2, sm: 3 }, pb: 3, minWidth: 0 }}>
-        <TargetList input={input} sessions={plan?.sessions} />
-        {plan && <Sequences input={input} sessions={plan.sessions} />}
-      </Box>
-      {editing && (
-        <SettingsDialog
-          template={template}
-          settings={settings}
-          input={input}
-          people={loaderData.people}
-          close={() => setEditing(false)}
-          apply={({ next, ...chosen }) => {
-            setEditing(false);
-            if (next === undefined) solveWith(chosen);
-            else takeCourse(goingOn(numbered, input.done.length, next, chosen.template), chosen.settings);
-          }}
-        />
-      )}
-    </Box>
+    </DragSteps>
   );
 }

@@ -7,6 +7,7 @@ import { sessionMinutes, type PlanInput, type PlannedSession } from "~core/serie
 import type { TemplateSession } from "~core/series/template";
 import { CautionMark } from "~app/ui/caution-mark";
 import { depthColours } from "~app/ui/theme";
+import { useSessionDrop } from "./drag-step";
 import { planCells } from "./plan-grid-layout";
 import { counted } from "~core/words";
 
@@ -51,6 +52,16 @@ export function PlanGrid({
         aria-label="The plan: sessions by territory"
       >
         <rect x={x(chosen) - column / 2 + 2} width={column - 4} y={0} height={height} rx={8} fill={tokens.emberWash} />
+        {sessions.map((_, s) => (
+          <DropColumn
+            key={s}
+            session={s}
+            x={x(s) - column / 2 + 2}
+            width={column - 4}
+            height={height}
+            closed={s < input.done.length}
+          />
+        ))}
         {regions.map((region, i) => (
           <g key={region.key}>
             <line x1={0} x2={width} y1={top + i * row} y2={top + i * row} stroke={tokens.line} />
@@ -149,5 +160,31 @@ export function PlanGrid({
         <span>wider: more minutes</span>
       </Box>
     </Box>
+  );
+}
+
+/** Where a step can be dropped: all of a session's column. */
+function DropColumn({
+  session,
+  closed,
+  ...place
+}: {
+  session: number;
+  closed: boolean;
+  x: number;
+  width: number;
+  height: number;
+}) {
+  const { tokens } = useTheme();
+  const { ref, over } = useSessionDrop(session, closed);
+  return (
+    <rect
+      ref={ref}
+      {...place}
+      y={0}
+      rx={8}
+      fill={over ? tokens.emberWash : "transparent"}
+      stroke={over ? tokens.ember : "none"}
+    />
   );
 }

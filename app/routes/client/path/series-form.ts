@@ -3,6 +3,7 @@ import { isTechnique } from "~core/techniques/library";
 import { earlier, isCourse, longest } from "~core/series/course";
 import { leastRest } from "~core/series/dates";
 import { wishKeys, type WishKey } from "~core/series/wish-keys";
+import { wholeSession, type Lock } from "~core/series/plan";
 import { isTemplate } from "~core/series/template";
 
 const whole = (name: string, from: number, to: number) =>
@@ -18,8 +19,19 @@ export const lockSchema = object({
   technique: string()
     .required()
     .max(120)
-    .test("technique", "Technique: “${value}” is not in the catalogue.", isTechnique),
-  kind: string<"keep" | "leave-out">().oneOf(["keep", "leave-out"]).required(),
+    .test(
+      "technique",
+      "Technique: “${value}” is not in the catalogue.",
+      (value, { parent }) => isTechnique(value) || ((parent as Lock).kind === "closed" && value === wholeSession),
+    ),
+  kind: string<Lock["kind"]>().oneOf(["keep", "leave-out", "closed"]).required(),
+  minutes: object({
+    L: number().min(0).max(240),
+    R: number().min(0).max(240),
+    mid: number().min(0).max(240),
+  })
+    .default(undefined)
+    .optional(),
 });
 
 export const seriesSchema = object({

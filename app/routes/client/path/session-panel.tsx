@@ -9,12 +9,21 @@ import { Link } from "react-router";
 import MuiLink from "@mui/material/Link";
 import { patternOf } from "~core/reading/patterns";
 import { cautionsOnStep, heldBack, patternsBehind, whyStep, withoutStep } from "~core/series/explain";
-import { minutesOf, sessionMinutes, type Lock, type Plan, type PlanInput, type Step } from "~core/series/plan";
+import {
+  minutesOf,
+  sessionMinutes,
+  type Lock,
+  type Plan,
+  type PlanInput,
+  type Step,
+  type StepMinutes,
+} from "~core/series/plan";
 import type { Edit } from "~core/series/edit";
 import { turnsIn } from "~core/series/order";
-import { cautionsIn, verdictIn } from "~core/series/rulebook";
+import { cautionsIn, isClosed, verdictIn } from "~core/series/rulebook";
 import { placesOut } from "~core/screening/on-place";
 import { minutePrices, type MinutePrices } from "~core/series/minute-prices";
+import { stepKey, useStepDrag } from "./drag-step";
 import { AddStep, StepEdits } from "./step-edits";
 import { ReachFigure } from "~app/ui/reach-figure";
 import { handPartName, handParts, type HandPart } from "~core/techniques/hand-parts";
@@ -42,6 +51,7 @@ export function SessionPanel({
   setStep,
   locks,
   setLock,
+  lockSession,
   edit,
   busy,
   done,
@@ -57,7 +67,9 @@ export function SessionPanel({
   step: string | undefined;
   setStep: (step: string | undefined) => void;
   locks: readonly Lock[];
-  setLock: (technique: string, kind: Lock["kind"] | null) => void;
+  setLock: (technique: string, kind: Lock["kind"] | null, minutes?: StepMinutes) => void;
+  /** Locks the session as it stands, or frees all of it. */
+  lockSession: (on: boolean) => void;
   /** A change by hand. */
   edit: (edit: Edit) => void;
   busy: boolean;
@@ -71,6 +83,7 @@ export function SessionPanel({
 }) {
   const planned = plan.sessions[session]!;
   const prices = useMemo(() => minutePrices(input, plan.sessions, session), [input, plan.sessions, session]);
+  const closed = isClosed(session, input);
   const leftOut = locks.filter((lock) => lock.session === session && lock.kind === "leave-out");
   const held = heldBack(input, session);
   const load = sessionLoad(planned);
@@ -104,9 +117,10 @@ export function SessionPanel({
         {planned.steps.map((each, i) => {
           const technique = techniqueOf(each.technique);
           const open = each.technique === step;
-          const locked = locks.some(
-            (lock) => lock.session === session && lock.technique === each.technique && lock.kind === "keep",
+          const lock = locks.find(
+            (own) => own.session === session && own.technique === each.technique && own.kind === "keep",
           );
+          const locked = lock !== undefined;
           const turned = i === 0 || each.position !== planned.steps[i - 1]!.position;
           return (
             <Box component="li" key={each.technique}>
@@ -115,34 +129,14 @@ export function SessionPanel({
                   {positionName[each.position]}
                 </Typography>
               )}
-              <Box
-                component="button"
-                type="button"
-                aria-expanded={open}
-                onClick={() => setStep(open ? undefined : each.technique)}
-                sx={(t) => ({
-                  all: "unset",
-                  cursor: "pointer",
-                  boxSizing: "border-box",
-                  width: "100%",
-                  display: "flex",
-                  gap: 1,
-                  py: 0.6,
-                  px: 1,
-                  mx: -1,
-                  borderRadius: "6px",
-                  bgcolor: open ? t.tokens.emberWash : undefined,
-                  "&:focus-visible": { outline: `2px solid ${t.tokens.ember}` },
-                })}
-              >
-                <Box component="span" sx={{ flex: 1, fontWeight: open ? 700 : 450 }}>
-                  {technique.name}
-                  {locked && " (locked)"}
-                </Box>
-                <Box component="span" sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>
-                  {Math.round(minutesOf(each.minutes) * 10) / 10} min
-                </Box>
-              </Box>
+              <StepButton
+                step={each}
+                locked={lock && (lock.minutes ? "locked, minutes too" : "locked")}
+                open={open}
+                still={done || busy}
+                press={() => setStep(open ? undefined : each.technique)}
+                move={(by) => edit({ kind: "move", technique: each.technique, from: session, to: session + by })}
+              />
               {open && (
                 <Box sx={{ pb: 1.5 }}>
                   <Typography sx={{ fontSize: 14, color: "text.secondary", mt: 0.5 }}>
@@ -192,7 +186,7 @@ export function SessionPanel({
                         If you take it out
                       </Typography>
                       <Cost input={input} plan={plan} session={session} step={each} />
-                      <Box sx={{ display: "flex", gap: 1, mt: 1.5 }}>
+                      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, mt: 1.5 }}>
                         <Button
                           size="small"
                           variant="outlined"
@@ -201,6 +195,16 @@ export function SessionPanel({
                         >
                           {locked ? "Unlock" : "Lock in"}
                         </Button>
+                        {!named.arc && (
+                          <Button
+                            size="small"
+                            variant="outlined"
+                            disabled={busy}
+                            onClick={() => setLock(each.technique, "keep", lock?.minutes ? undefined : each.minutes)}
+                          >
+                            {lock?.minutes ? "Free its minutes" : "Lock its minutes"}
+                          </Button>
+                        )}
                         <Button
                           size="small"
                           variant="outlined"
@@ -268,6 +272,18 @@ export function SessionPanel({
         </Box>
       )}
       {!done && course}
+      {!done && !named.arc && (
+        <Button
+          size="small"
+          variant="outlined"
+          sx={{ mt: 1 }}
+          disabled={busy}
+          aria-pressed={closed}
+          onClick={() => lockSession(!closed)}
+        >
+          {closed ? "Free the session" : "Lock the session as it is"}
+        </Button>
+      )}
       {plan.bound !== undefined && (
         <Typography sx={(t) => ({ mt: 2, pt: 1.5, borderTop: `1px solid ${t.tokens.line}`, fontSize: 14 })}>
           <strong>At most {percentLeft(plan.score, plan.bound)}% better is possible.</strong>{" "}
@@ -278,6 +294,67 @@ export function SessionPanel({
         </Typography>
       )}
     </>
+  );
+}
+
+/** A step's row: pressed it opens, dragged it goes to another session, and with Alt and an arrow to the one beside. */
+function StepButton({
+  step,
+  locked,
+  open,
+  still,
+  press,
+  move,
+}: {
+  step: Step;
+  /** How it is locked, in words. */
+  locked: string | undefined;
+  open: boolean;
+  /** It cannot be moved. */
+  still: boolean;
+  press: () => void;
+  move: (by: -1 | 1) => void;
+}) {
+  const { ref, listeners, isDragging } = useStepDrag(step.technique, still);
+  return (
+    <Box
+      component="button"
+      type="button"
+      ref={ref}
+      {...listeners}
+      aria-expanded={open}
+      aria-keyshortcuts="Alt+ArrowLeft Alt+ArrowRight"
+      onClick={press}
+      onKeyDown={(event) => {
+        const by = stepKey(event);
+        if (by === undefined || still) return;
+        // the browser would leave the page
+        event.preventDefault();
+        move(by);
+      }}
+      sx={(t) => ({
+        all: "unset",
+        cursor: "pointer",
+        boxSizing: "border-box",
+        width: "100%",
+        display: "flex",
+        gap: 1,
+        py: 0.6,
+        px: 1,
+        mx: -1,
+        borderRadius: "6px",
+        bgcolor: open || isDragging ? t.tokens.emberWash : undefined,
+        "&:focus-visible": { outline: `2px solid ${t.tokens.ember}` },
+      })}
+    >
+      <Box component="span" sx={{ flex: 1, fontWeight: open ? 700 : 450 }}>
+        {techniqueOf(step.technique).name}
+        {locked && ` (${locked})`}
+      </Box>
+      <Box component="span" sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>
+        {Math.round(minutesOf(step.minutes) * 10) / 10} min
+      </Box>
+    </Box>
   );
 }
 
