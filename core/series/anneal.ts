@@ -80,7 +80,7 @@ export function anneal(
     }
     draft.undo();
   }
-  tidy();
+  if (search.moves > 0) tidy();
   return true;
 
   /** In the end, what is not missed goes, and its minutes to the others. */

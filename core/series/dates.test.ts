@@ -28,6 +28,15 @@ describe("the days of a series", () => {
     expect(sessionDays(["2026-03-08"], rhythm, 2)[1]).toBe("2026-03-19");
   });
 
+  it("are late, not past, where a session was missed; what follows is reckoned from there", () => {
+    const rhythm = { startOn: "2026-03-02", intervalDays: 7 };
+    expect(sessionDays(["2026-03-02"], rhythm, 3, "2026-03-20")).toEqual(["2026-03-02", "2026-03-20", "2026-03-27"]);
+    expect(sessionDays(["2026-03-02"], rhythm, 2, "2026-03-05")).toEqual(["2026-03-02", "2026-03-09"]);
+    expect(sessionDays([], rhythm, 1, "2026-03-20")).toEqual(["2026-03-20"]);
+    // 2026-03-20 is a Friday: the Tuesday before it has gone by
+    expect(sessionDays(["2026-03-02"], { ...rhythm, weekdays: [2] }, 2, "2026-03-20")[1]).toBe("2026-03-24");
+  });
+
   it("keep to the week and to rest, whatever was worked before, and each follows from the one before", () => {
     const day = fc.integer({ min: 0, max: 800 }).map((n) => plusDays("2026-01-01", n));
     const rhythm = fc.record({

@@ -17,7 +17,8 @@ export type Rhythm = {
 };
 
 /** The allowed day of the week nearest to a day, the later of two as near, and none before `from`. */
-function onWeekday(day: IsoDay, weekdays: readonly number[], from: IsoDay): IsoDay {
+function onWeekday(wanted: IsoDay, weekdays: readonly number[], from: IsoDay): IsoDay {
+  const day = wanted < from ? from : wanted;
   if (weekdays.length === 0) return day;
   for (let off = 0; off < 7 + leastRest; off++)
     for (const by of off === 0 ? [0] : [off, -off]) {
@@ -30,9 +31,10 @@ function onWeekday(day: IsoDay, weekdays: readonly number[], from: IsoDay): IsoD
 /**
  * The day of each session: those that were worked, or are being worked, on their own days; those to come by the series'
  * rhythm from the last of them, or from its start while there is none. Each is reckoned from the one before, so that a
- * moved session moves what follows.
+ * moved session moves what follows. None of those to come lies before `today`, where that is said: what was missed is late, not past.
  */
-export function sessionDays(worked: readonly IsoDay[], rhythm: Rhythm, sessions: number): IsoDay[] {
+export function sessionDays(worked: readonly IsoDay[], rhythm: Rhythm, sessions: number, today: IsoDay = ""): IsoDay[] {
+  const later = (one: IsoDay, other: IsoDay) => (one > other ? one : other);
   const { startOn, intervalDays, laterDays = intervalDays, weekdays = [] } = rhythm;
   for (const interval of [intervalDays, laterDays])
     if (!(interval >= leastRest))
@@ -42,11 +44,11 @@ export function sessionDays(worked: readonly IsoDay[], rhythm: Rhythm, sessions:
     const last = days.at(-1);
     days.push(
       last === undefined
-        ? onWeekday(startOn, weekdays, startOn)
+        ? onWeekday(startOn, weekdays, later(startOn, today))
         : onWeekday(
             plusDays(last, days.length < sessions / 2 ? intervalDays : laterDays),
             weekdays,
-            plusDays(last, leastRest),
+            later(plusDays(last, leastRest), today),
           ),
     );
   }

@@ -10,6 +10,7 @@ import type { Judged } from "~core/screening/outcome";
 import { foldRun } from "~core/session/fold";
 import { workedAt } from "~core/session/worked";
 import type { Client } from "~core/client";
+import { today } from "~app/today.server";
 import { readingOf, type ReadingOfClient } from "~app/reading.server";
 import type { Tx } from "~data/database";
 import type { Series, SeriesSettings } from "~data/series";
@@ -94,7 +95,12 @@ export async function planInputOf(
 ): Promise<PlanInput> {
   const visits = await listVisits(tx, client.id);
   const done = await workedSessions(tx, visits, series);
-  const days = sessionDays(daysWorked(visits), settings, sessionsOf({ template, course: settings.course }).length);
+  const days = sessionDays(
+    daysWorked(visits),
+    settings,
+    sessionsOf({ template, course: settings.course }).length,
+    today(),
+  );
   return {
     template,
     ...(await handsFor(tx, client, settings, days, done.length)),
@@ -129,7 +135,7 @@ export function unsafeIn(
   const closed = visits.findIndex((visit) => visit.status !== "closed");
   const done = series.plan.sessions.slice(0, closed < 0 ? visits.length : closed);
   const sessions = sessionsOfSeries(series);
-  const days = sessionDays(daysWorked(visits), series.settings, sessions.length).map((day, s) =>
+  const days = sessionDays(daysWorked(visits), series.settings, sessions.length, today()).map((day, s) =>
     s === moved?.session ? moved.on : day,
   );
   return unsafe(

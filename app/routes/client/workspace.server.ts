@@ -1,4 +1,5 @@
 import { daysWorked, sessionDays } from "~core/series/dates";
+import { today } from "~app/today.server";
 import type { Tx } from "~data/database";
 import { NotFound } from "~data/errors";
 import { seriesOf } from "~data/series";
@@ -27,5 +28,5 @@ export async function followDays(tx: Tx, clientId: string): Promise<void> {
   const series = await seriesOf(tx, clientId);
   if (!series) return;
   const visits = await listVisits(tx, clientId);
-  await planVisits(tx, clientId, sessionDays(daysWorked(visits), series.settings, visits.length));
+  await planVisits(tx, clientId, sessionDays(daysWorked(visits), series.settings, visits.length, today()));
 }

@@ -1,3 +1,4 @@
+import { format } from "date-fns";
 import { sessionsOf } from "~core/series/course";
 import { sessionDays } from "~core/series/dates";
 import { tableMinutesOf, type PlanInput } from "~core/series/plan";
@@ -19,7 +20,7 @@ function ownInput(input: PlanInput, { template, settings }: Chosen, worked: read
     order: settings.order ?? 0,
     tableMinutes: tableMinutesOf(settings.bookedMinutes),
     locks: settings.locks,
-    days: sessionDays(worked, settings, sessionsOf({ template, course }).length),
+    days: sessionDays(worked, settings, sessionsOf({ template, course }).length, format(new Date(), "yyyy-MM-dd")),
   };
 }
 

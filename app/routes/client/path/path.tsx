@@ -105,7 +105,16 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
       kept && { kept, ...usualStability },
     );
   };
-  const inForce = loaderData.plan?.sessions;
+  // what was worked stands in it as it was worked
+  const force = useMemo(
+    () =>
+      loaderData.plan && {
+        ...loaderData.plan,
+        sessions: [...input.done, ...loaderData.plan.sessions.slice(input.done.length)],
+      },
+    [loaderData.plan, input],
+  );
+  const inForce = force?.sessions;
   const numbered: Numbered = {
     template,
     course: settings.course,
@@ -146,8 +155,8 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
   };
   /** Everything that was changed by hand stays; around it as few steps as can be are changed. */
   const repair = () => {
-    if (!changed || !loaderData.plan) return;
-    const locks: Lock[] = differences(loaderData.plan.sessions, changed, input.done.length).flatMap((each): Lock[] => {
+    if (!changed || !inForce) return;
+    const locks: Lock[] = differences(inForce, changed, input.done.length).flatMap((each): Lock[] => {
       const { technique } = each;
       if (each.kind === "moved") return [{ session: each.to, technique, kind: "keep" }];
       return [{ session: each.session, technique, kind: each.kind === "gone" ? "leave-out" : "keep" }];
@@ -164,10 +173,10 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
   );
   const [adapting, setAdapting] = useState(false);
   const adapt = () => {
-    if (!loaderData.plan) return;
+    if (!inForce) return;
     setAdapting(true);
     solver.start(input, (found) => byHand.replace(found.sessions), {
-      kept: loaderData.plan.sessions,
+      kept: inForce,
       ...usualStability,
     });
   };
@@ -176,7 +185,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
     (): Plan | undefined => changed && { sessions: changed, score: scoreOf(input, changed) },
     [changed, input],
   );
-  const plan = solver.state.kind === "solving" && solver.state.plan ? solver.state.plan : (handmade ?? loaderData.plan);
+  const plan = solver.state.kind === "solving" && solver.state.plan ? solver.state.plan : (handmade ?? force);
   const shown = solver.state.kind === "solving" && asked ? asked : { template, settings };
   const names = sessionsOf({ template: shown.template, course: shown.settings.course });
   const answer = saver.data;
@@ -305,10 +314,10 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
               The series was changed in another tab. Load the page again to see it, then solve again.
             </Alert>
           )}
-          {loaderData.plan && (changed ?? byHand.redo) && (
+          {inForce && (changed ?? byHand.redo) && (
             <EditBar
               input={input}
-              force={loaderData.plan.sessions}
+              force={inForce}
               sessions={changed}
               undo={byHand.undo}
               redo={byHand.redo}
@@ -332,7 +341,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
                   { method: "post", action: `/clients/${clientId}/path/plans`, encType: "application/json" },
                 )
               }
-              solved={adapting ? loaderData.plan : undefined}
+              solved={adapting ? (loaderData.plan ?? undefined) : undefined}
               busy={solver.state.kind === "solving" || saver.state !== "idle"}
             />
           )}
@@ -343,7 +352,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
               sessions={plan.sessions}
               chosen={session}
               current={current}
-              broken={plan === loaderData.plan ? brokenSessions : []}
+              broken={plan === force ? brokenSessions : []}
               choose={(next, first) => {
                 setSession(next);
                 setStep(first);

@@ -177,7 +177,7 @@ export async function putInForce(
     await planVisits(
       tx,
       client.id,
-      sessionDays(daysWorked(await listVisits(tx, client.id)), settings, plan.sessions.length),
+      sessionDays(daysWorked(await listVisits(tx, client.id)), settings, plan.sessions.length, today()),
       plan.sessions.map((session, s) => ({ by: giverOf(settings, s) ?? null, load: sessionLoad(session) })),
     );
   return { ok: true };
