@@ -86,7 +86,7 @@ export default function PlanList({ loaderData }: Route.ComponentProps) {
           <ToggleButton value="wall">For you</ToggleButton>
           <ToggleButton value="client">For the client</ToggleButton>
         </ToggleButtonGroup>
-        <Fine sx={{ flex: 1 }}>
+        <Fine sx={{ flex: "1 1 180px" }}>
           {counted(sessions.length, "session")}, {rhythmWords(settings)}
         </Fine>
         <Button variant="contained" onClick={() => window.print()}>
