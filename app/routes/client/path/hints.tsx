@@ -5,8 +5,8 @@ import type { RhythmHint } from "~core/series/suggest-rhythm";
 import { counted } from "~core/words";
 import { shortDay } from "~app/ui/dates";
 import { Fine } from "~app/ui/fine";
+import { wide } from "./plan-alerts";
 
-const wide = { mb: 2, flexWrap: "wrap", "& .MuiAlert-message": { flex: "1 1 300px" } };
 const doIt: Record<CourseHint["kind"], string> = {
   "join again": "Join one step earlier",
   "wait for the cover": "Put one session before it",

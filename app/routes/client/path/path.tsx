@@ -20,7 +20,7 @@ import {
   type StepMinutes,
 } from "~core/series/plan";
 import { scoreOf } from "~core/series/score";
-import { sinceInShort, sinceSolved, sinceWords } from "~core/series/since";
+import { sinceSolved } from "~core/series/since";
 import { templateOf } from "~core/series/template";
 import { techniqueOf } from "~core/techniques/library";
 import { counted } from "~core/words";
@@ -36,6 +36,7 @@ import { CourseButtons } from "./course-buttons";
 import { DragSteps } from "./drag-step";
 import { EditBar } from "./edit-bar";
 import { SeriesHints } from "./hints";
+import { Broken, Referred, SinceSolved } from "./plan-alerts";
 import { PlanGrid } from "./plan-grid";
 import { keepSeries, seriesId, seriesView } from "./series.server";
 import { SessionPanel } from "./session-panel";
@@ -220,64 +221,17 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
               {plan ? "Solve again" : "Solve the series"}
             </Button>
           </Box>
-          {refer.length > 0 && (
-            <Alert severity="error" sx={{ mb: 2 }}>
-              Nothing is planned and no session starts until a clearance is recorded. {refer.join(" ")}{" "}
-              <MuiLink component={Link} underline="always" to={`/clients/${clientId}/intake/screening`}>
-                Go to screening
-              </MuiLink>
-            </Alert>
-          )}
+          {refer.length > 0 && <Referred refer={refer} clientId={clientId} />}
           {refer.length === 0 && broken.length > 0 && solver.state.kind !== "solving" && (
-            <Alert
-              severity="warning"
-              sx={{ mb: 2, flexWrap: "wrap", "& .MuiAlert-message": { flex: "1 1 300px" } }}
-              action={
-                <Button
-                  color="inherit"
-                  sx={{ whiteSpace: "nowrap" }}
-                  disabled={saver.state !== "idle"}
-                  onClick={() => solveWith({ template, settings }, inForce)}
-                >
-                  Solve again within the cautions
-                </Button>
-              }
-            >
-              {brokenSessions.length === 1 ? "Session" : "Sessions"} {brokenSessions.map((each) => each + 1).join(", ")}{" "}
-              {brokenSessions.length === 1 ? "breaks" : "break"} a caution that was not there when the series was
-              solved. They do not start as they are. {broken[0]!.sentence}
-              {broken.length > 1 && ` And ${broken.length - 1} more.`}
-            </Alert>
+            <Broken
+              broken={broken}
+              busy={saver.state !== "idle"}
+              solve={() => solveWith({ template, settings }, inForce)}
+            />
           )}
-          {since &&
-            sinceInShort(since) !== "" &&
-            refer.length === 0 &&
-            broken.length === 0 &&
-            !changed &&
-            solver.state.kind !== "solving" && (
-              <Alert
-                severity="info"
-                sx={{ mb: 2, flexWrap: "wrap", "& .MuiAlert-message": { flex: "1 1 300px" } }}
-                action={
-                  <Button
-                    color="inherit"
-                    sx={{ whiteSpace: "nowrap" }}
-                    disabled={saver.state !== "idle"}
-                    onClick={adapt}
-                  >
-                    Adapt what is to come
-                  </Button>
-                }
-              >
-                Since the series was solved: {sinceInShort(since)}.
-                <details>
-                  <summary>Which</summary>
-                  {sinceWords(since).map((sentence) => (
-                    <div key={sentence}>{sentence}</div>
-                  ))}
-                </details>
-              </Alert>
-            )}
+          {since && refer.length === 0 && broken.length === 0 && !changed && solver.state.kind !== "solving" && (
+            <SinceSolved since={since} busy={saver.state !== "idle"} adapt={adapt} />
+          )}
           {refer.length === 0 && !changed && solver.state.kind !== "solving" && (
             <SeriesHints
               hints={loaderData.hints}

@@ -98,7 +98,7 @@ export function SessionPanel({
       <Typography sx={{ fontSize: 14.5, mb: 1.5 }}>
         {named.intent} {Math.round(sessionMinutes(planned))} of {input.tableMinutes} min, {turnsIn(planned.steps)}{" "}
         {turnsIn(planned.steps) === 1 ? "turn" : "turns"}
-        {given ? `, by ${given}` : ""}. Your{" "}
+        {given ? `, by ${given}` : ""}. Load:{" "}
         {handParts
           .filter((part) => part === "thumb" || load[part] > 0)
           .map((part) => handWords(part, load[part], budgetIn(part, session, input)))
