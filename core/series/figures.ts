@@ -7,7 +7,7 @@ import { minutesOf, sessionMinutes, type PlanInput, type PlannedSession } from "
 import { verdictIn } from "./rulebook";
 import { breaches } from "./rules";
 import { scoreOf, strain, totalLoad } from "./score";
-import { isQuiet } from "./wishes";
+import { isQuiet, shareAt } from "./wishes";
 
 /** What a plan comes to, to be laid beside another one's: of what is still to come, where nothing else is said. */
 export type PlanFigures = {
@@ -40,11 +40,10 @@ export function pointsAside(input: PlanInput, sessions: readonly PlannedSession[
 }
 
 const minutesAt = (session: PlannedSession, region: RegionKey): number =>
-  session.steps.reduce((sum, step) => {
-    const { doses } = techniqueOf(step.technique);
-    const share = Math.max(0, ...doses.map((dose) => (dose.region === region ? dose.share : 0)));
-    return sum + share * minutesOf(step.minutes);
-  }, 0);
+  session.steps.reduce(
+    (sum, { technique, minutes }) => sum + shareAt(techniqueOf(technique), region) * minutesOf(minutes),
+    0,
+  );
 
 export function planFigures(input: PlanInput, sessions: readonly PlannedSession[]): PlanFigures {
   const ahead = sessions.slice(input.done.length);

@@ -1,3 +1,4 @@
+import type { RegionKey } from "../anatomy/regions";
 import type { Technique } from "../techniques/technique";
 import type { Minutes } from "../units";
 import type { PlanInput, PlannedSession } from "./plan";
@@ -23,6 +24,10 @@ const has = ({ wishes: own = [] }: PlanInput, key: WishKey) => own.includes(key)
 /** Closing work and light touch: what a quiet ending is made of. */
 export const isQuiet = (technique: Technique): boolean => isClosing(technique) || technique.layer === "LT";
 
+/** Share of a technique's time (0–1) that reaches a region. */
+export const shareAt = (technique: Technique, at: RegionKey): number =>
+  Math.max(0, ...technique.doses.map(({ region, share }) => (region === at ? share : 0)));
+
 export function wishItems(input: PlanInput, sessions: number): WishItem[] {
   const every = (key: WishKey, wanted: Minutes, share: (technique: Technique) => number): WishItem[] =>
     has(input, key)
@@ -41,9 +46,7 @@ export function wishItems(input: PlanInput, sessions: number): WishItem[] {
   return [
     ...every("quiet", quietMinutes, (technique) => (isQuiet(technique) ? 1 : 0)),
     ...(complaintRegion
-      ? every("local", localShare * input.tableMinutes, (technique) =>
-          Math.max(0, ...technique.doses.map(({ region, share }) => (region === complaintRegion ? share : 0))),
-        )
+      ? every("local", localShare * input.tableMinutes, (technique) => shareAt(technique, complaintRegion))
       : []),
   ];
 }

@@ -3,6 +3,7 @@ import { tableMinutesOf, type Lock, type PlanInput, type PlannedSession } from "
 import { daysWorked, sessionDays } from "~core/series/dates";
 import { sessionsOf } from "~core/series/course";
 import type { HandBudget } from "~core/techniques/hand-parts";
+import { giverOf } from "~core/series/givers";
 import { handsLeft } from "~core/series/hands-left";
 import { unsafe, type Breach } from "~core/series/rules";
 import { plusDays, type IsoDay } from "~core/days";
@@ -44,10 +45,6 @@ export async function workedSessions(
 /** The sessions of a stored series, as its template and its course have them. */
 export const sessionsOfSeries = ({ template, settings }: Pick<Series, "template" | "settings">) =>
   sessionsOf({ template, course: settings.course });
-
-/** Who gives a session of a series: one after the other where several do. */
-export const giverOf = ({ by = [] }: Pick<SeriesSettings, "by">, session: number): string | undefined =>
-  by[session % Math.max(1, by.length)];
 
 /** What is left of the practitioners' own budgets for each session, where any of them has set one. */
 async function handsFor(

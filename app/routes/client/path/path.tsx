@@ -10,6 +10,7 @@ import { sessionsOf } from "~core/series/course";
 import { rhythmWords } from "~core/series/dates";
 import { repairStability, usualStability } from "~core/series/draft";
 import { differences } from "~core/series/edit";
+import { giverOf } from "~core/series/givers";
 import { changedCourse, goingOn, whyNotChange, type CourseChange, type Numbered } from "~core/series/lengthen";
 import {
   wholeSession,
@@ -49,7 +50,14 @@ import { useSolver } from "./use-solver";
 
 export function loader({ params, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx, practitioner }) => {
-    const { client: _, series, visits: __, ...view } = await seriesView(tx, practitioner, params.clientId);
+    const {
+      client: _,
+      series,
+      visits: __,
+      judged: ___,
+      reading: ____,
+      ...view
+    } = await seriesView(tx, practitioner, params.clientId);
     return {
       ...view,
       today: today(),
@@ -72,10 +80,8 @@ const locksOn = (session: number, steps: readonly Step[]): Lock[] => [
 ];
 
 /** Who gives a session, where a practice has more than one practitioner. */
-function givenBy(by: readonly string[] = [], session: number, people: readonly { id: string; name: string }[]) {
-  const id = by[session % Math.max(1, by.length)];
-  return people.length > 1 ? people.find((each) => each.id === id)?.name : undefined;
-}
+const givenBy = (settings: SeriesSettings, session: number, people: readonly { id: string; name: string }[]) =>
+  people.length > 1 ? people.find(({ id }) => id === giverOf(settings, session))?.name : undefined;
 
 export default function Path({ loaderData, params: { clientId } }: Route.ComponentProps) {
   const { input, settings, template, seriesId: id, version, current, broken, refer, worked } = loaderData;
@@ -345,7 +351,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
               plan={plan}
               session={Math.min(session, plan.sessions.length - 1)}
               lockSession={lockSession}
-              given={givenBy(settings.by, session, loaderData.people)}
+              given={givenBy(settings, session, loaderData.people)}
               course={
                 <CourseButtons
                   no={(kind) => whyNotChange(numbered, { kind, session }, input.done.length)}

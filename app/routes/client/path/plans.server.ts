@@ -4,7 +4,6 @@ import { sessionsOf } from "~core/series/course";
 import { planFigures } from "~core/series/figures";
 import type { PlanInput, PlannedSession } from "~core/series/plan";
 import { isId } from "~app/event-head";
-import { readingOf } from "~app/reading.server";
 import { judgedOf } from "~app/screening.server";
 import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
@@ -15,7 +14,6 @@ import type { Tx } from "~data/database";
 import { NotFound } from "~data/errors";
 import { dropNamed, keepNamed, mostNamed, namedPlanOf, namedPlansOf, TooMany } from "~data/named-plans";
 import { seriesOf, type SeriesSettings, type StoredPlan } from "~data/series";
-import { listVisits } from "~data/visits";
 import { namedSchema, planSchema } from "./series-form";
 import { lawful, planFor, putInForce, seriesView, unknownGiver, type Asking } from "./series.server";
 
@@ -27,9 +25,11 @@ const asWorked = ({ done }: PlanInput, sessions: readonly PlannedSession[]) => [
 
 /** The plans that are kept beside a client's own, each with what it comes to by today's findings. */
 export async function plansView(tx: Tx, practitioner: Asking, clientId: string) {
-  const { client, series, input, template, settings, refer, worked } = await seriesView(tx, practitioner, clientId);
-  const judged = await judgedOf(tx, client, practitioner);
-  const reading = await readingOf(tx, client, await listVisits(tx, client.id));
+  const { client, series, input, template, settings, refer, worked, judged, reading } = await seriesView(
+    tx,
+    practitioner,
+    clientId,
+  );
   const named = [];
   for (const { id, name, at, ...own } of await namedPlansOf(tx, client.id)) {
     const of = await planInputOf(tx, client, series, own.template, own.settings, judged, reading);

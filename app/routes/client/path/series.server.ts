@@ -8,6 +8,7 @@ import { isActive } from "~core/screening/outcome";
 import { usualSchool } from "~core/screening/facts";
 import { sameSessions, sessionsOf } from "~core/series/course";
 import { daysWorked, sessionDays } from "~core/series/dates";
+import { giverOf } from "~core/series/givers";
 import { sessionLoad } from "~core/series/hands";
 import type { Lock, PlanInput, PlannedSession } from "~core/series/plan";
 import { breaches } from "~core/series/rules";
@@ -15,12 +16,13 @@ import { scoreOf } from "~core/series/score";
 import { courseHints } from "~core/series/suggest-course";
 import { rhythmHint, worthAWait } from "~core/series/suggest-rhythm";
 import { usualTemplate } from "~core/series/template";
+import { readingOf } from "~app/reading.server";
 import { momentsOfClient } from "~app/readings.server";
 import { judgedOf } from "~app/screening.server";
 import { today } from "~app/today.server";
 import { shortDay } from "~app/ui/dates";
 import { validate, versionOf, type FieldErrors } from "~app/validation";
-import { giverOf, planInputOf, unsafeIn } from "~app/routes/client/plan-input.server";
+import { planInputOf, unsafeIn } from "~app/routes/client/plan-input.server";
 import { getClient } from "~data/clients";
 import type { Tx } from "~data/database";
 import { Stale } from "~data/errors";
@@ -79,7 +81,8 @@ export async function seriesView(tx: Tx, practitioner: Asking, clientId: string)
       );
   const template = series?.template ?? usualTemplate().key;
   const judged = await judgedOf(tx, client, practitioner);
-  const input = await planInputOf(tx, client, series, template, settings, judged);
+  const reading = await readingOf(tx, client, visits);
+  const input = await planInputOf(tx, client, series, template, settings, judged, reading);
   const current = visits.find((visit) => visit.status !== "closed");
   const done = input.done.length;
   const worked = daysWorked(visits);
@@ -94,6 +97,8 @@ export async function seriesView(tx: Tx, practitioner: Asking, clientId: string)
     settings: { ...settings, locks: input.locks as Lock[] },
     input,
     visits,
+    judged,
+    reading,
     worked,
     current: (current?.ordinal ?? visits.length + 1) - 1,
     broken: unsafeIn(client, series, visits, judged).map(({ session, sentence }) => ({ session, sentence })),
