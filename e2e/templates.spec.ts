@@ -16,9 +16,12 @@ test("a template of one's own is made from another, solved by, changed, and the 
     /Session 1 goes to .* nothing comes before it/,
   );
   await page.getByRole("button", { name: "Add a session" }).click();
+  await page.getByLabel("Days between sessions").fill("60");
   await page.getByRole("button", { name: "Save template" }).click();
   await expect(page.getByText("Name: type what the template is called.").first()).toBeVisible();
   await expect(page.getByText("Territory: choose at least one.")).toBeVisible();
+  await expect(page.getByText("Days between sessions: at most 42, got 60.")).toBeVisible();
+  await page.getByLabel("Days between sessions").fill("21");
   await page.getByLabel("Name", { exact: true }).fill("Kiln three");
   const last = page.getByRole("listitem", { name: "Session 3" });
   await last.getByLabel("Name of the session").fill("Ground");
@@ -42,6 +45,8 @@ test("a template of one's own is made from another, solved by, changed, and the 
   const strip = page.getByRole("navigation", { name: "Visits of the series" });
   await expect(strip.getByRole("link")).toHaveCount(3);
   await expect(strip).toContainText("Ground");
+  // days nobody chose follow the template
+  await expect(page.getByText(/^Kiln three, .*every 21 days/)).toBeVisible();
 
   await page.goto("/library/templates");
   await page.getByRole("link", { name: "Adapt or retire Kiln three" }).click();

@@ -109,6 +109,7 @@ describe("a practice's own templates", () => {
         expect(templateDifferences(one, two).length).toBe(templateDifferences(two, one).length);
       }),
     );
+    expect(templateDifferences(own, { ...own, everyDays: 28 })).toEqual(["Days between sessions: 10 → 28"]);
     const more = { ...own, sessions: [...own.sessions, session("SM", { neck: 1 })] };
     expect(templateDifferences(own, more)).toEqual([
       "Sessions: 4 → 5",

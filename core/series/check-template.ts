@@ -1,5 +1,6 @@
 import { depthOf, layerName } from "../anatomy/layers";
 import { regionName, type RegionKey } from "../anatomy/regions";
+import { usualInterval } from "./dates";
 import { rulebook } from "./rulebook";
 import type { TemplateDefinition, TemplateSession } from "./template";
 
@@ -42,6 +43,8 @@ export function templateHints({ sessions }: TemplateDefinition): string[] {
 export function templateDifferences(from: TemplateDefinition, to: TemplateDefinition): string[] {
   const words: string[] = [];
   if (from.name !== to.name) words.push(`Name: ${from.name} → ${to.name}`);
+  const days = ({ everyDays }: TemplateDefinition) => everyDays ?? usualInterval;
+  if (days(from) !== days(to)) words.push(`Days between sessions: ${days(from)} → ${days(to)}`);
   if (from.sessions.length !== to.sessions.length)
     words.push(`Sessions: ${from.sessions.length} → ${to.sessions.length}`);
   const told = (session: TemplateSession | undefined) =>

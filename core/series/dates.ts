@@ -3,6 +3,9 @@ import { plusDays, type IsoDay } from "../days";
 
 /** Days of rest there always are between two sessions. */
 export const leastRest = 2;
+/** Days between sessions where nobody says otherwise: within 5 to 14, common practice; and the most that may be asked for. */
+export const usualInterval = 10;
+export const mostInterval = 42;
 
 /** When the sessions of a series are to be. */
 export type Rhythm = {

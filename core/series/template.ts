@@ -23,11 +23,13 @@ export type Template = {
   /** What all versions of it have in common. */
   stem: string;
   name: string;
+  /** Days that usually lie between its sessions; `usualInterval` where it says nothing. */
+  everyDays?: number;
   sessions: readonly TemplateSession[];
 };
 
 /** A template as it is written down. */
-export type TemplateDefinition = Pick<Template, "name" | "sessions">;
+export type TemplateDefinition = Pick<Template, "name" | "everyDays" | "sessions">;
 type Starting = TemplateDefinition & { key: string };
 
 /** The classic ten-step arc: common teaching across structural integration schools. */
@@ -220,6 +222,8 @@ const focused: readonly Starting[] = [
   {
     key: "maintenance",
     name: "Maintenance: three visits, weeks apart",
+    // three to six weeks are common practice
+    everyDays: 28,
     sessions: ["Keep, one", "Keep, two", "Keep, three"].map((name) => ({
       name,
       ceiling: "SM" as const,

@@ -11,6 +11,7 @@ import { layerKeys, layerName, type LayerKey } from "~core/anatomy/layers";
 import { regions, type RegionKey } from "~core/anatomy/regions";
 import { templateHints } from "~core/series/check-template";
 import { startingTemplate, type Template, type TemplateDefinition, type TemplateSession } from "~core/series/template";
+import { usualInterval } from "~core/series/dates";
 import { Fine } from "~app/ui/fine";
 import { TemplateCurve } from "./template-curve";
 import { mostSessions } from "./template-form";
@@ -38,14 +39,16 @@ export function Editor({
   retired: boolean;
 }) {
   const [name, setName] = useState(start.name);
+  const [days, setDays] = useState(String(start.everyDays ?? ""));
   // sessions are told apart while they move
   const [sessions, setSessions] = useState(() => start.sessions.map((session, id) => ({ id, ...session })));
   const next = useRef(start.sessions.length);
   const saver = useFetcher<{ errors?: Record<string, string>; stale?: boolean }>();
   const errors = saver.data?.errors ?? {};
   const busy = saver.state !== "idle";
-  const definition: TemplateDefinition = { name, sessions: sessions.map(({ id: _, ...session }) => session) };
-  const hints = templateHints(definition);
+  const plain = sessions.map(({ id: _, ...session }) => session);
+  const definition = { name, everyDays: days, sessions: plain };
+  const hints = templateHints({ name, sessions: plain });
   const set = (i: number, change: Partial<TemplateSession>) =>
     setSessions((before) => before.map((each, k) => (k === i ? { ...each, ...change } : each)));
   const swap = (i: number, k: number) =>
@@ -73,7 +76,7 @@ export function Editor({
         });
       }}
     >
-      <NotKept answer={saver.data} shown={/^(name|sessions\[\d+\]\.(name|intent|territory))$/} />
+      <NotKept answer={saver.data} shown={/^(name|everyDays|sessions\[\d+\]\.(name|intent|territory))$/} />
       {retired && (
         <Alert severity="info" sx={{ mb: 2 }}>
           Retired: no new series is made by it. Take it back to change it.
@@ -81,14 +84,27 @@ export function Editor({
       )}
       {!retired && (
         <>
-          <TextField
-            label="Name"
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-            error={Boolean(errors.name)}
-            helperText={errors.name}
-            sx={{ maxWidth: 520, mb: 2 }}
-          />
+          <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, mb: 2 }}>
+            <TextField
+              label="Name"
+              value={name}
+              onChange={(event) => setName(event.target.value)}
+              error={Boolean(errors.name)}
+              helperText={errors.name}
+              sx={{ maxWidth: 520 }}
+            />
+            <TextField
+              type="number"
+              label="Days between sessions"
+              value={days}
+              placeholder={String(usualInterval)}
+              onChange={(event) => setDays(event.target.value)}
+              error={Boolean(errors.everyDays)}
+              helperText={errors.everyDays ?? `Left empty, ${usualInterval}.`}
+              slotProps={{ inputLabel: { shrink: true } }}
+              sx={{ maxWidth: 200 }}
+            />
+          </Box>
           <TemplateCurve sessions={definition.sessions} width={Math.max(520, 128 + 90 + 64 * sessions.length)} />
           {hints.length > 0 && (
             <Box role="status" aria-label="Mind" sx={{ my: 1 }}>

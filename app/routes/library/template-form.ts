@@ -1,7 +1,8 @@
-import { array, boolean, mixed, object, string } from "yup";
+import { array, boolean, mixed, number, object, string } from "yup";
 import { layerKeys, type LayerKey } from "~core/anatomy/layers";
 import { isRegion } from "~core/anatomy/regions";
 import { forms, type Form } from "~core/light-touch/arc-steps";
+import { leastRest, mostInterval } from "~core/series/dates";
 import type { TemplateSession } from "~core/series/template";
 
 export const mostSessions = 24;
@@ -46,6 +47,13 @@ export const templateSchema = object({
     .required("Name: type what the template is called.")
     .min(3, "Name: at least 3 characters, got “${value}”.")
     .max(60, "Name: at most 60 characters."),
+  everyDays: number()
+    .transform((value, typed) => (typed === "" || typed === null ? undefined : value))
+    .typeError("Days between sessions: type a number.")
+    .integer("Days between sessions: whole days, got ${value}.")
+    .min(leastRest, `Days between sessions: at least ${leastRest}, got \${value}.`)
+    .max(mostInterval, `Days between sessions: at most ${mostInterval}, got \${value}.`)
+    .optional(),
   sessions: array(sessionSchema)
     .required("Sessions: at least one.")
     .min(1, "Sessions: at least one.")

@@ -54,6 +54,7 @@ export function action({ params, context }: Route.ActionArgs) {
         if (errors) return data({ errors }, { status: 400 });
         const definition: TemplateDefinition = {
           name: value.name,
+          ...(value.everyDays !== undefined && { everyDays: value.everyDays }),
           sessions: value.sessions.map(({ light, arc, ...session }) => ({
             ...session,
             ...(light && { light: true as const }),
@@ -82,7 +83,7 @@ export function action({ params, context }: Route.ActionArgs) {
       const shelf = templatesInUse();
       if (sent.intent === "retire" && shelf.offered.every((each) => each.stem === stem))
         return data({ errors: { template: "The last one cannot be retired: a series needs one." } }, { status: 400 });
-      const definitionOf = ({ name, sessions }: Template): TemplateDefinition => ({ name, sessions });
+      const definitionOf = ({ key: _, stem: __, ...definition }: Template): TemplateDefinition => definition;
       const done = await decideUse(tx, "template", shelf, stem, sent.intent, definitionOf, seen, practitioner.name);
       if (done) return done;
       throw new Response("Bad request", { status: 400 });
@@ -113,7 +114,7 @@ export default function TemplatePage({ loaderData, params }: Route.ComponentProp
           key={`${params.stem} ${number}`}
           start={
             origin
-              ? { name: stem === null ? `${origin.name}, ours` : origin.name, sessions: origin.sessions }
+              ? { ...origin, name: stem === null ? `${origin.name}, ours` : origin.name }
               : { name: "", sessions: [fresh("Breath"), fresh("Depth"), fresh("Join")] }
           }
           template={key === null ? undefined : origin}

@@ -1,7 +1,7 @@
 import { array, number, object, string } from "yup";
 import { isTechnique } from "~core/techniques/library";
 import { earlier, isCourse, longest } from "~core/series/course";
-import { leastRest } from "~core/series/dates";
+import { leastRest, mostInterval } from "~core/series/dates";
 import { wishKeys, type WishKey } from "~core/series/wish-keys";
 import { wholeSession, type Lock } from "~core/series/plan";
 import { isTemplate } from "~core/series/template";
@@ -47,8 +47,8 @@ export const seriesSchema = object({
     startOn: string()
       .matches(/^\d{4}-\d{2}-\d{2}$/, "First session: use year-month-day, got “${value}”.")
       .required("First session: choose a day."),
-    intervalDays: whole("Days between sessions", leastRest, 42),
-    laterDays: whole("Days between later sessions", leastRest, 42).notRequired().default(undefined),
+    intervalDays: whole("Days between sessions", leastRest, mostInterval),
+    laterDays: whole("Days between later sessions", leastRest, mostInterval).notRequired().default(undefined),
     weekdays: array(whole("Day of the week", 1, 7))
       .max(7)
       .default(undefined)

@@ -7,7 +7,7 @@ import { daysBetween } from "~core/days";
 import { isActive } from "~core/screening/outcome";
 import { usualSchool } from "~core/screening/facts";
 import { sameSessions, sessionsOf } from "~core/series/course";
-import { daysWorked, sessionDays } from "~core/series/dates";
+import { daysWorked, sessionDays, usualInterval } from "~core/series/dates";
 import { giverOf } from "~core/series/givers";
 import { sessionLoad } from "~core/series/hands";
 import type { Lock, PlanInput, PlannedSession } from "~core/series/plan";
@@ -15,7 +15,7 @@ import { breaches } from "~core/series/rules";
 import { scoreOf } from "~core/series/score";
 import { courseHints } from "~core/series/suggest-course";
 import { rhythmHint, worthAWait } from "~core/series/suggest-rhythm";
-import { usualTemplate } from "~core/series/template";
+import { usualTemplate, type Template } from "~core/series/template";
 import { readingOf } from "~app/reading.server";
 import { momentsOfClient } from "~app/readings.server";
 import { judgedOf } from "~app/screening.server";
@@ -34,11 +34,11 @@ import { planSchema, seriesSchema } from "./series-form";
 /** Whoever asks, as far as planning goes. */
 export type Asking = Pick<Practitioner, "id" | "settings">;
 
-const usualSettings = (startOn: string, order: number, by: string): SeriesSettings => ({
+const usualSettings = (template: Template, startOn: string, order: number, by: string): SeriesSettings => ({
   bookedMinutes: 90,
   thumbBudget: 40,
   startOn,
-  intervalDays: 10,
+  intervalDays: template.everyDays ?? usualInterval,
   order,
   by: [by],
   locks: [],
@@ -75,6 +75,7 @@ export async function seriesView(tx: Tx, practitioner: Asking, clientId: string)
   const settings = series
     ? { by: [practitioner.id], ...series.settings }
     : usualSettings(
+        usualTemplate(),
         visits[0]?.onDate ?? today(),
         { ...usualSchool, ...practitioner.settings.school }.order,
         practitioner.id,

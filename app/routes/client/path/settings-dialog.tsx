@@ -13,7 +13,7 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
 import { courseOf } from "~core/series/course";
-import { weekdayName } from "~core/series/dates";
+import { usualInterval, weekdayName } from "~core/series/dates";
 import { wishes, wishKeys, type WishKey } from "~core/series/wish-keys";
 import { templateOf, templatesInUse } from "~core/series/template";
 import type { SeriesSettings } from "~data/series";
@@ -22,6 +22,9 @@ import type { PlanInput } from "~core/series/plan";
 import { Fine } from "~app/ui/fine";
 import { settingsSchema } from "./series-form";
 import { ThumbCost } from "./thumb-cost";
+
+/** Days that usually lie between a template's sessions. */
+const daysOf = (template: string): number => templateOf(template).everyDays ?? usualInterval;
 
 /** Template, minutes, dates and hands: what a series is solved within. */
 export function SettingsDialog({
@@ -106,6 +109,9 @@ export function SettingsDialog({
           value={chosen}
           onChange={(event) => {
             setChosen(event.target.value);
+            // what nobody changed follows the template
+            if (values.intervalDays === String(daysOf(chosen)))
+              setValues({ ...values, intervalDays: String(daysOf(event.target.value)) });
             setNext(event.target.value === template ? comes : 0);
           }}
           sx={{ mt: 1 }}
