@@ -96,7 +96,7 @@ export function ThumbCost({
           </Box>
           <Fine role="status">
             {busy
-              ? `Solving: ${points.length} of ${curveShares.length} budgets.`
+              ? `Solving: ${points.length} of ${curveShares.length + 1} budgets.`
               : "Each solved briefly with what is planned now; other minutes or another template would change it."}
           </Fine>
         </>
