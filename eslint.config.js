@@ -17,7 +17,7 @@ export default tseslint.config(
   },
   {
     files: ["app/**/*.server.ts", "app/**/*.server.tsx", "app/routes/**/*.ts", "app/routes/**/*.tsx"],
-    ignores: ["**/*.test.ts", "app/practice-cache.server.ts"],
+    ignores: ["**/*.test.ts", "app/server/practice-cache.server.ts"],
     rules: {
       // what a process keeps between requests is kept by practice: PracticeCache
       "no-restricted-syntax": [

@@ -10,9 +10,9 @@ import {
   type HandleErrorFunction,
   type RouterContextProvider,
 } from "react-router";
-import { log, withoutWords } from "./log.server";
+import { log, withoutWords } from "~app/server/request/log.server";
 import { nonceContext } from "./nonce";
-import { notesOf } from "./request.server";
+import { notesOf } from "~app/server/request/request.server";
 import { makeCache } from "./ui/emotion";
 
 /** Renders a page whole, then puts the styles it used into its head (with the nonce the policy asks for). */

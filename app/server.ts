@@ -7,16 +7,16 @@ import compression from "compression";
 import express, { type ErrorRequestHandler } from "express";
 import { RouterContextProvider } from "react-router";
 import { nonceContext } from "./nonce";
-import { retryAfter } from "./faults.server";
-import { log, withoutWords } from "./log.server";
-import { closePool } from "./database.server";
-import { closeReady, isDraining, isReady } from "./ready.server";
-import { requestContext, type RequestNotes } from "./request.server";
-import { trustedProxies } from "./trusted-proxies";
+import { retryAfter } from "~app/server/request/faults.server";
+import { log, withoutWords } from "~app/server/request/log.server";
+import { closePool } from "~app/server/request/database.server";
+import { closeReady, isDraining, isReady } from "~app/server/request/ready.server";
+import { requestContext, type RequestNotes } from "~app/server/request/request.server";
+import { trustedProxies } from "~app/server/request/trusted-proxies";
 
-export { prepare } from "./prepare.server";
-export { addPractitioner } from "./new-practice.server";
-export { drain } from "./ready.server";
+export { prepare } from "~app/server/request/prepare.server";
+export { addPractitioner } from "~app/server/request/new-practice.server";
+export { drain } from "~app/server/request/ready.server";
 export const closeDatabase = async (): Promise<void> => {
   await Promise.all([closePool(), closeReady()]);
 };

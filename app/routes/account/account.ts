@@ -1,6 +1,6 @@
 import { redirect } from "react-router";
 import type { Route } from "./+types/account";
-import { endedCookie, inSession } from "~app/session.server";
+import { endedCookie, inSession } from "~app/server/request/session.server";
 import { saveSettings, signOut, signOutEverywhere } from "~data/practitioners";
 
 export const loader = () => redirect("/");

@@ -5,8 +5,8 @@ import Typography from "@mui/material/Typography";
 import { addDays, addWeeks, format, parseISO, startOfWeek } from "date-fns";
 import { Link } from "react-router";
 import type { Route } from "./+types/calendar";
-import { inSession } from "~app/session.server";
-import { today } from "~app/today.server";
+import { inSession } from "~app/server/request/session.server";
+import { today } from "~app/server/today.server";
 import { Page } from "~app/ui/page";
 import { visitsBetween } from "~data/visits";
 

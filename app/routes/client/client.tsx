@@ -12,10 +12,10 @@ import { ageOn } from "~core/client";
 import { keptBetween, keptRange } from "~core/change/carry-over";
 import { isActive } from "~core/screening/outcome";
 import { questions } from "~core/screening/questions";
-import { momentsOfClient } from "~app/readings.server";
-import { dayOfVisit, judgedOf } from "~app/screening.server";
-import { inSession } from "~app/session.server";
-import { today } from "~app/today.server";
+import { momentsOfClient } from "~app/server/client/readings.server";
+import { dayOfVisit, judgedOf } from "~app/server/client/screening.server";
+import { inSession } from "~app/server/request/session.server";
+import { today } from "~app/server/today.server";
 import { shortDay } from "~app/ui/dates";
 import { FigureShape } from "~app/ui/figure-shape";
 import { getClient } from "~data/clients";
@@ -24,8 +24,8 @@ import { seriesOf } from "~data/series";
 import { CautionChips } from "./cautions/caution-chips";
 import { PathStrip } from "./path-strip";
 import type { StripVisit } from "./path-strip-layout";
-import { sessionsOfSeries, unsafeIn } from "./plan-input.server";
-import { visitOf } from "./workspace.server";
+import { sessionsOfSeries, unsafeIn } from "~app/server/client/plan-input.server";
+import { visitOf } from "~app/server/client/workspace.server";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   {

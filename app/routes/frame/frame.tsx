@@ -3,7 +3,7 @@ import LinearProgress from "@mui/material/LinearProgress";
 import { Outlet, useNavigation } from "react-router";
 import type { Route } from "./+types/frame";
 import { ownInUse } from "~core/series/own-library";
-import { asking, signedIn } from "~app/session.server";
+import { asking, signedIn } from "~app/server/request/session.server";
 import { bringLibrary, framed } from "~app/ui/library-in-use";
 import { CommandBox } from "./command-box";
 import { Rail } from "./rail";

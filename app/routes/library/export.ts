@@ -4,7 +4,7 @@ import { definitionOf } from "~core/techniques/definition";
 import { offered, libraryInUse } from "~core/techniques/library";
 import { ownDefinitions } from "~core/techniques/merge";
 import { fileOf } from "~core/techniques/read-file";
-import { inSession } from "~app/session.server";
+import { inSession } from "~app/server/request/session.server";
 
 /** The practice's own techniques as an open file; with `?all=1` every one that it works with, parts of the arc left out. */
 export function loader({ request, context }: Route.LoaderArgs) {

@@ -17,9 +17,9 @@ import { libraryInUse, offered, startingVersion, type Library } from "~core/tech
 import { askedWords, findTechniques, readAsked } from "~core/techniques/find";
 import { positionName, type Technique } from "~core/techniques/technique";
 import { counted } from "~core/words";
-import { judgedOf } from "~app/screening.server";
-import { inSession } from "~app/session.server";
-import { today } from "~app/today.server";
+import { judgedOf } from "~app/server/client/screening.server";
+import { inSession } from "~app/server/request/session.server";
+import { today } from "~app/server/today.server";
 import { Fine } from "~app/ui/fine";
 import { Empty, Page } from "~app/ui/page";
 import { depthColours } from "~app/ui/theme";

@@ -13,8 +13,8 @@ import { libraryInUse, startingVersion, techniqueOf } from "~core/techniques/lib
 import { differencesOf } from "~core/techniques/merge";
 import { faultsOfTyped } from "~core/techniques/read-file";
 import type { Technique } from "~core/techniques/technique";
-import { decide } from "~app/library.server";
-import { inSession } from "~app/session.server";
+import { decide } from "~app/server/request/library.server";
+import { inSession } from "~app/server/request/session.server";
 import { Fine } from "~app/ui/fine";
 import { Page } from "~app/ui/page";
 import { WhenReady } from "~app/ui/when-ready";

@@ -11,8 +11,8 @@ import {
   type TemplateDefinition,
 } from "~core/series/template";
 import { stemFrom } from "~core/shelf";
-import { decide } from "~app/library.server";
-import { inSession } from "~app/session.server";
+import { decide } from "~app/server/request/library.server";
+import { inSession } from "~app/server/request/session.server";
 import { Page } from "~app/ui/page";
 import { WhenReady } from "~app/ui/when-ready";
 import { validate, versionOf } from "~app/validation";

@@ -1,5 +1,5 @@
 import type { Shelf } from "~core/shelf";
-import { decide } from "~app/library.server";
+import { decide } from "~app/server/request/library.server";
 import type { Tx } from "~data/database";
 import { NotFound } from "~data/errors";
 import { libraryVersions, type LibraryKind } from "~data/library";

@@ -15,13 +15,13 @@ import { HandsForm } from "./hands-form";
 import { SchoolForm } from "./school-form";
 import { landmarks, type LandmarkKey } from "~core/anatomy/landmarks";
 import { figureOfPoint } from "~core/measure/own-figures";
-import { ownFigures } from "~app/own-figures.server";
+import { ownFigures } from "~app/server/client/own-figures.server";
 import { usualPrecision } from "~core/measure/propagate";
 import { handPartName, handParts, noHands, type HandPart } from "~core/techniques/hand-parts";
 import { sessionLoad } from "~core/series/hands";
-import { workedVisits } from "~app/routes/client/plan-input.server";
-import { inSession, keeping } from "~app/session.server";
-import { today } from "~app/today.server";
+import { workedVisits } from "~app/server/client/plan-input.server";
+import { inSession, keeping } from "~app/server/request/session.server";
+import { today } from "~app/server/today.server";
 import { Page } from "~app/ui/page";
 import { visitsBetween } from "~data/visits";
 

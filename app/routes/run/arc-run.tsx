@@ -8,7 +8,7 @@ import { holds, type Form } from "~core/light-touch/arc-steps";
 import { minutesOf, type PlannedSession } from "~core/series/plan";
 import { foldRun } from "~core/session/fold";
 import type { SessionEvent } from "~core/session/events";
-import type { ArcOfVisit } from "~app/arc.server";
+import type { ArcOfVisit } from "~app/server/client/arc.server";
 import { ArcBody } from "~app/routes/client/light/arc-body";
 import { Clock } from "~app/routes/client/light/clock";
 import { usePressed } from "~app/routes/client/table/use-pressed";

@@ -1,12 +1,12 @@
 import type { Route } from "./+types/events";
 import type { SessionEvent } from "~core/session/events";
 import { mostEvents, type Refused } from "~app/event-head";
-import { breathe } from "~app/breathe.server";
-import { obstaclesOf } from "~app/may-start.server";
-import { judgedOf } from "~app/screening.server";
-import { bodyOf, inSession, letGo, signedIn } from "~app/session.server";
-import { today } from "~app/today.server";
-import { followDays } from "~app/routes/client/workspace.server";
+import { breathe } from "~app/server/breathe.server";
+import { obstaclesOf } from "~app/server/client/may-start.server";
+import { judgedOf } from "~app/server/client/screening.server";
+import { bodyOf, inSession, letGo, signedIn } from "~app/server/request/session.server";
+import { today } from "~app/server/today.server";
+import { followDays } from "~app/server/client/workspace.server";
 import { getClient } from "~data/clients";
 import { appendEvents, hasStarted } from "~data/session-events";
 import { getVisit, openVisit } from "~data/visits";

@@ -7,11 +7,11 @@ import { useTheme } from "@mui/material/styles";
 import { data, Form, redirect, useNavigation } from "react-router";
 import { object, string } from "yup";
 import type { Route } from "./+types/sign-in";
-import { readBody } from "~app/body.server";
-import { database } from "~app/database.server";
-import { answering } from "~app/faults.server";
-import { notesOf } from "~app/request.server";
-import { deviceCookie, deviceOf, sessionCookie, tokenOf } from "~app/session.server";
+import { readBody } from "~app/server/request/body.server";
+import { database } from "~app/server/request/database.server";
+import { answering } from "~app/server/request/faults.server";
+import { notesOf } from "~app/server/request/request.server";
+import { deviceCookie, deviceOf, sessionCookie, tokenOf } from "~app/server/request/session.server";
 import { Mark } from "~app/ui/mark";
 import { isSignedIn, signIn } from "~data/practitioners";
 

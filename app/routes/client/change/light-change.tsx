@@ -6,7 +6,7 @@ import { gradeError, gradeErrorWords, type HandsBy } from "~core/light-touch/own
 import { compareListening, leadsChanged, overallChange, rateChange } from "~core/light-touch/stations";
 import { z95 } from "~core/units";
 import { counted } from "~core/words";
-import type { LightOfVisit } from "~app/light.server";
+import type { LightOfVisit } from "~app/server/client/light.server";
 import { Fine } from "~app/ui/fine";
 
 type At = { ordinal: number; moment: Moment };

@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import { data, redirect } from "react-router";
 import type { Route } from "./+types/edit";
-import { inSession } from "~app/session.server";
+import { inSession } from "~app/server/request/session.server";
 import { validate, versionOf } from "~app/validation";
 import { getClient, updateClient } from "~data/clients";
 import { Stale } from "~data/errors";

@@ -10,7 +10,7 @@ import { stations } from "~core/light-touch/stations";
 import { stillPointsAfter } from "~core/light-touch/still-point";
 import { techniqueOf } from "~core/techniques/library";
 import { clockWords, counted } from "~core/words";
-import type { ArcOfVisit } from "~app/arc.server";
+import type { ArcOfVisit } from "~app/server/client/arc.server";
 import { Kept, type usePressed } from "~app/routes/client/table/use-pressed";
 import { Fine } from "~app/ui/fine";
 import { HandSide } from "~app/ui/hand-side";

@@ -23,9 +23,9 @@ import {
 } from "~core/light-touch/bones";
 import { gradeError, gradeErrorWords, type HandsBy } from "~core/light-touch/own-hands";
 import type { Side } from "~core/units";
-import { ownHands } from "~app/looks.server";
-import { inSession } from "~app/session.server";
-import { visitOf } from "~app/routes/client/workspace.server";
+import { ownHands } from "~app/server/client/looks.server";
+import { inSession } from "~app/server/request/session.server";
+import { visitOf } from "~app/server/client/workspace.server";
 import { Kept, usePressed } from "~app/routes/client/table/use-pressed";
 import { Fine } from "~app/ui/fine";
 import { HandSide } from "~app/ui/hand-side";

@@ -18,9 +18,9 @@ import {
 } from "~core/light-touch/unwinding";
 import { trendOf } from "~core/statistics/kendall";
 import { clockWords, counted } from "~core/words";
-import { lightGateOf } from "~app/light-gate.server";
-import { inSession } from "~app/session.server";
-import { visitOf } from "~app/routes/client/workspace.server";
+import { lightGateOf } from "~app/server/client/light-gate.server";
+import { inSession } from "~app/server/request/session.server";
+import { visitOf } from "~app/server/client/workspace.server";
 import { Kept, usePressed } from "~app/routes/client/table/use-pressed";
 import { Fine } from "~app/ui/fine";
 import { HandSide } from "~app/ui/hand-side";

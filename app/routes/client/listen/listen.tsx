@@ -27,9 +27,9 @@ import {
 import { gradeError, gradeErrorWords } from "~core/light-touch/own-hands";
 import { z95 } from "~core/units";
 import { counted } from "~core/words";
-import { ownHands } from "~app/looks.server";
-import { inSession, keeping } from "~app/session.server";
-import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
+import { ownHands } from "~app/server/client/looks.server";
+import { inSession, keeping } from "~app/server/request/session.server";
+import { ownVisit, visitOf } from "~app/server/client/workspace.server";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { validate } from "~app/validation";
 import { getClient } from "~data/clients";

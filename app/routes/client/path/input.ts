@@ -1,6 +1,6 @@
 import type { Route } from "./+types/input";
-import { inSession } from "~app/session.server";
-import { inputAsked } from "./series.server";
+import { inSession } from "~app/server/request/session.server";
+import { inputAsked } from "~app/server/client/series.server";
 
 /** What a series would be solved from with other settings: findings of now, and what is left of the hands on its days. */
 export const action = ({ params, context }: Route.ActionArgs) =>

@@ -14,12 +14,12 @@ import type { TemplateSession } from "~core/series/template";
 import { techniqueOf } from "~core/techniques/library";
 import { positionName } from "~core/techniques/technique";
 import { capitalised, counted } from "~core/words";
-import { inSession } from "~app/session.server";
+import { inSession } from "~app/server/request/session.server";
 import { weekday } from "~app/ui/dates";
 import { Fine } from "~app/ui/fine";
 import { OnPaper } from "~app/ui/on-paper";
 import { Empty } from "~app/ui/page";
-import { seriesView } from "./series.server";
+import { seriesView } from "~app/server/client/series.server";
 
 export function loader({ params, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx, practitioner }) => {

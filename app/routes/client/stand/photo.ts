@@ -1,7 +1,7 @@
 import type { Route } from "./+types/photo";
 import { stands } from "~core/consent/consent";
 import { lawfulMarks } from "~core/measure/marking";
-import { inSession } from "~app/session.server";
+import { inSession } from "~app/server/request/session.server";
 import { validate, versionOf } from "~app/validation";
 import { getClient } from "~data/clients";
 import { consentsOf } from "~data/consents";

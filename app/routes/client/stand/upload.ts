@@ -1,7 +1,7 @@
 import type { Route } from "./+types/upload";
 import { stands } from "~core/consent/consent";
-import { pictures } from "~app/pictures.server";
-import { bodyOf, inSession, letGo } from "~app/session.server";
+import { pictures } from "~app/server/request/pictures.server";
+import { bodyOf, inSession, letGo } from "~app/server/request/session.server";
 import { validate } from "~app/validation";
 import type { Tx } from "~data/database";
 import { consentsOf } from "~data/consents";
@@ -9,7 +9,7 @@ import { addPhoto } from "~data/photos";
 import { takeIn, UnfitPicture, type Face } from "~data/photo-intake";
 import { saveSettings } from "~data/practitioners";
 import { getClient } from "~data/clients";
-import { ownVisit } from "~app/routes/client/workspace.server";
+import { ownVisit } from "~app/server/client/workspace.server";
 import { uploadSchema } from "./setup-form";
 
 /** "0.5,0.12,0.07" as a face; undefined when none was given. */

@@ -1,9 +1,9 @@
 import type { Route } from "./+types/events";
 import { holdOf } from "~core/light-touch/arc-steps";
 import { mostEvents, type Refused } from "~app/event-head";
-import { lightGateOf, type LightGate } from "~app/light-gate.server";
-import { bodyOf, inSession } from "~app/session.server";
-import { ownVisit } from "~app/routes/client/workspace.server";
+import { lightGateOf, type LightGate } from "~app/server/client/light-gate.server";
+import { bodyOf, inSession } from "~app/server/request/session.server";
+import { ownVisit } from "~app/server/client/workspace.server";
 import { getClient } from "~data/clients";
 import { appendEvents, type PressedEvent } from "~data/session-events";
 import { parsePressed } from "./parse-pressed";

@@ -2,7 +2,7 @@ import { isDay } from "~core/days";
 import { object, string } from "yup";
 import { isPlace, placeOf, type PlaceKey } from "~core/anatomy/places";
 import { skinAfter, skinResponses, type SkinAfter, type SkinResponse } from "~core/findings/skin";
-import { today } from "~app/today.server";
+import { today } from "~app/server/today.server";
 import type { Side } from "~core/units";
 
 export const skinSchema = object({

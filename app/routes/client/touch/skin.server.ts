@@ -1,5 +1,5 @@
 import { data } from "react-router";
-import { ownVisit } from "~app/routes/client/workspace.server";
+import { ownVisit } from "~app/server/client/workspace.server";
 import { validate } from "~app/validation";
 import type { Tx } from "~data/database";
 import { NotFound } from "~data/errors";

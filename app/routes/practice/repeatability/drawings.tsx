@@ -7,7 +7,7 @@ import { data, Link, useFetcher } from "react-router";
 import { array, number, object, string } from "yup";
 import type { Route } from "./+types/drawings";
 import { isLayGrade, layCheck, layOrder } from "~core/repeatability/lay-figures";
-import { inSession } from "~app/session.server";
+import { inSession } from "~app/server/request/session.server";
 import { validate } from "~app/validation";
 import { Page } from "~app/ui/page";
 import { useTableKeys } from "~app/routes/client/table/use-table-keys";

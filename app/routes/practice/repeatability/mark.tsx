@@ -9,7 +9,7 @@ import type { Route } from "./+types/mark";
 import type { Marks } from "~core/measure/calibration";
 import { lawfulMarks, mark, marksOfView, startMarking, type Marking, type MarkingCommand } from "~core/measure/marking";
 import type { View } from "~core/measure/view";
-import { inSession } from "~app/session.server";
+import { inSession } from "~app/server/request/session.server";
 import { Page } from "~app/ui/page";
 import { markName, Picture } from "~app/routes/client/stand/picture";
 import { useSnapping } from "~app/routes/client/stand/use-snapping";

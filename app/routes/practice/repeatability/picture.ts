@@ -1,6 +1,6 @@
 import type { Route } from "./+types/picture";
 import { stands } from "~core/consent/consent";
-import { inSession } from "~app/session.server";
+import { inSession } from "~app/server/request/session.server";
 import { consentsOf } from "~data/consents";
 import { NotFound } from "~data/errors";
 import { photoFile } from "~data/photos";

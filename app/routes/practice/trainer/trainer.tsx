@@ -9,7 +9,7 @@ import { mixed, number, object, string } from "yup";
 import type { Route } from "./+types/trainer";
 import { progressOf } from "~core/trainer/progress";
 import { z95 } from "~core/units";
-import { inSession } from "~app/session.server";
+import { inSession } from "~app/server/request/session.server";
 import { validate } from "~app/validation";
 import { Fine } from "~app/ui/fine";
 import { HandSide } from "~app/ui/hand-side";

@@ -19,10 +19,10 @@ import {
   type Subject,
 } from "~core/consent/consent";
 import { techniqueOf } from "~core/techniques/library";
-import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
-import { agree } from "~app/consent.server";
-import { inSession } from "~app/session.server";
-import { today } from "~app/today.server";
+import { ownVisit, visitOf } from "~app/server/client/workspace.server";
+import { agree } from "~app/server/client/consent.server";
+import { inSession } from "~app/server/request/session.server";
+import { today } from "~app/server/today.server";
 import { shortDay } from "~app/ui/dates";
 import { WhenReady } from "~app/ui/when-ready";
 import { Signature, SignaturePad } from "~app/ui/signature-pad";

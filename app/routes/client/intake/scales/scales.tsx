@@ -15,8 +15,8 @@ import {
   type OwnChange,
   type OwnMeasure,
 } from "~core/own-measures/own-measures";
-import { ownVisit, visitOf } from "~app/routes/client/workspace.server";
-import { inSession, keeping } from "~app/session.server";
+import { ownVisit, visitOf } from "~app/server/client/workspace.server";
+import { inSession, keeping } from "~app/server/request/session.server";
 import { validate, type FieldErrors } from "~app/validation";
 import { getClient } from "~data/clients";
 import { addOwnMeasure, ownMeasuresOf, retireOwnMeasure, saveOwnScore, saveOwnWords } from "~data/own-measures";

@@ -16,7 +16,7 @@ import { readPlace } from "~core/anatomy/read-place";
 import { nameOf } from "~core/anatomy/places";
 import type { Preferences } from "~core/screening/facts";
 import { positionName } from "~core/techniques/technique";
-import { inSession } from "~app/session.server";
+import { inSession } from "~app/server/request/session.server";
 import { useNotify } from "~app/ui/notices";
 import { validate, type FieldErrors } from "~app/validation";
 import { getClient } from "~data/clients";

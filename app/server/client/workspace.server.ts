@@ -1,5 +1,5 @@
 import { daysWorked, sessionDays } from "~core/series/dates";
-import { today } from "~app/today.server";
+import { today } from "~app/server/today.server";
 import type { Tx } from "~data/database";
 import { NotFound } from "~data/errors";
 import { seriesOf } from "~data/series";

@@ -1,7 +1,7 @@
 import { edgesAfter, type EdgeTaken } from "~core/move/edge-of-table";
 import { rangesAfter, type Taken } from "~core/move/ranges";
 import { answersAfter, type VisitAnswers } from "~core/table/answers";
-import { ownLooks } from "~app/looks.server";
+import { ownLooks } from "./looks.server";
 import type { Tx } from "~data/database";
 import { eventsOfVisits } from "~data/session-events";
 import type { Visit } from "~data/visits";

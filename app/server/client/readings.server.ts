@@ -6,7 +6,7 @@ import type { Tx } from "~data/database";
 import { measurementsOf } from "~data/measurements";
 import { photosOfClient } from "~data/photos";
 import { ownFigures } from "./own-figures.server";
-import { PracticeCache } from "./practice-cache.server";
+import { PracticeCache } from "~app/server/practice-cache.server";
 
 /**
  * Readings follow from marks and the marker's own figures alone: they are kept by picture and version, as long as the

@@ -4,17 +4,17 @@ import { sessionsOf } from "~core/series/course";
 import { planFigures } from "~core/series/figures";
 import type { PlanInput, PlannedSession } from "~core/series/plan";
 import { isId } from "~app/event-head";
-import { judgedOf } from "~app/screening.server";
-import { today } from "~app/today.server";
+import { judgedOf } from "./screening.server";
+import { today } from "~app/server/today.server";
 import { shortDay } from "~app/ui/dates";
 import { validate, versionOf } from "~app/validation";
-import { planInputOf } from "~app/routes/client/plan-input.server";
+import { planInputOf } from "./plan-input.server";
 import { getClient } from "~data/clients";
 import type { Tx } from "~data/database";
 import { NotFound } from "~data/errors";
 import { dropNamed, keepNamed, mostNamed, namedPlanOf, namedPlansOf, TooMany } from "~data/named-plans";
 import { seriesOf, type SeriesSettings, type StoredPlan } from "~data/series";
-import { namedSchema, planSchema } from "./series-form";
+import { namedSchema, planSchema } from "~app/routes/client/path/series-form";
 import { lawful, planFor, putInForce, seriesView, unknownGiver, type Asking } from "./series.server";
 
 /** What was worked as it was worked, what is to come as it is planned. */

@@ -7,7 +7,7 @@ import {
   type TemplateVersion,
 } from "~core/series/template";
 import { libraryOf, shelve, startingLibrary, type Library, type Version } from "~core/techniques/library";
-import { PracticeCache } from "~app/practice-cache.server";
+import { PracticeCache } from "~app/server/practice-cache.server";
 import type { Tx } from "~data/database";
 import {
   addVersions,

@@ -9,7 +9,7 @@ import type { Tx } from "~data/database";
 import { measuredAgain, measuredAgainKey } from "~data/measurements";
 import { stoodAgain, stoodAgainKey } from "~data/photos";
 import { finishedKey, finishedMarkings, pictureName } from "~data/studies";
-import { PracticeCache } from "./practice-cache.server";
+import { PracticeCache } from "~app/server/practice-cache.server";
 
 /** What every practitioner's finished studies found together, and their repeated standings, by practitioner. */
 export type Studied = Record<string, StudyResult & { standing: StandingRepeat[] }>;

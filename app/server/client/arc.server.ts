@@ -1,5 +1,5 @@
 import type { Client } from "~core/client";
-import { lightGateOf, type LightGate } from "~app/light-gate.server";
+import { lightGateOf, type LightGate } from "./light-gate.server";
 import type { Tx } from "~data/database";
 import { listeningsOf } from "~data/findings";
 import type { Practitioner } from "~data/practitioners";

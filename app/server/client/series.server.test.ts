@@ -11,8 +11,8 @@ import { Overtaken } from "~data/errors";
 import { practitionersOf, saveHands } from "~data/practitioners";
 import { sessionLoad } from "~core/series/hands";
 import { noHands, type Hands } from "~core/techniques/hand-parts";
-import { dropBeside, keepBeside, plansView, takeNamed } from "./routes/client/path/plans.server";
-import { inputAsked, keepSeries, seriesView, type Asking } from "./routes/client/path/series.server";
+import { dropBeside, keepBeside, plansView, takeNamed } from "./plans.server";
+import { inputAsked, keepSeries, seriesView, type Asking } from "./series.server";
 
 const today = format(new Date(), "yyyy-MM-dd");
 const ago = (days: number) => format(subDays(new Date(), days), "yyyy-MM-dd");

@@ -1,8 +1,8 @@
-import { Body, readBody } from "./body.server";
-import { answerTo } from "./faults.server";
-import { withoutWords } from "./log.server";
+import { Body, readBody } from "~app/server/request/body.server";
+import { answerTo } from "~app/server/request/faults.server";
+import { withoutWords } from "~app/server/request/log.server";
 import { PracticeCache } from "./practice-cache.server";
-import { trustedProxies } from "./trusted-proxies";
+import { trustedProxies } from "~app/server/request/trusted-proxies";
 import { NotFound, Overtaken } from "~data/errors";
 import { Busy, Lane } from "~data/lane";
 

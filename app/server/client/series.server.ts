@@ -16,20 +16,20 @@ import { scoreOf } from "~core/series/score";
 import { courseHints } from "~core/series/suggest-course";
 import { rhythmHint, worthAWait } from "~core/series/suggest-rhythm";
 import { usualTemplate, type Template } from "~core/series/template";
-import { readingOf } from "~app/reading.server";
-import { momentsOfClient } from "~app/readings.server";
-import { judgedOf } from "~app/screening.server";
-import { today } from "~app/today.server";
+import { readingOf } from "./reading.server";
+import { momentsOfClient } from "./readings.server";
+import { judgedOf } from "./screening.server";
+import { today } from "~app/server/today.server";
 import { shortDay } from "~app/ui/dates";
 import { validate, versionOf, type FieldErrors } from "~app/validation";
-import { planInputOf, unsafeIn } from "~app/routes/client/plan-input.server";
+import { planInputOf, unsafeIn } from "./plan-input.server";
 import { getClient } from "~data/clients";
 import type { Tx } from "~data/database";
 import { Stale } from "~data/errors";
 import { practitionersOf, type Practitioner } from "~data/practitioners";
 import { saveSeries, seriesOf, type Series, type SeriesSettings, type StoredPlan } from "~data/series";
 import { listVisits, planVisits, type Visit } from "~data/visits";
-import { planSchema, seriesSchema } from "./series-form";
+import { planSchema, seriesSchema } from "~app/routes/client/path/series-form";
 
 /** Whoever asks, as far as planning goes. */
 export type Asking = Pick<Practitioner, "id" | "settings">;

@@ -1,7 +1,7 @@
 import { bonesAfter, type BoneFelt } from "~core/light-touch/bones";
 import { lightLines } from "~core/light-touch/light-note";
 import type { Listening } from "~core/light-touch/stations";
-import { ownHands } from "~app/looks.server";
+import { ownHands } from "./looks.server";
 import type { Tx } from "~data/database";
 import { listeningsOf } from "~data/findings";
 import { eventsOfVisits } from "~data/session-events";

@@ -7,7 +7,7 @@ import { answersAfter } from "~core/table/answers";
 import type { OwnLooks } from "~core/table/own-looks";
 import type { Tx } from "~data/database";
 import { layLooks, listenedAgain, logsLookedAgain, looksKey } from "~data/looks";
-import { PracticeCache } from "./practice-cache.server";
+import { PracticeCache } from "~app/server/practice-cache.server";
 
 /** What every practitioner's second looks found, at clients and at drawings, by practitioner. */
 type Looked = Record<string, { looks: LookRepeat[]; own: OwnLooks; hands: HandRounds }>;
