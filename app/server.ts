@@ -6,10 +6,12 @@ import { createRequestHandler } from "@react-router/express";
 import compression from "compression";
 import express, { type ErrorRequestHandler } from "express";
 import { RouterContextProvider } from "react-router";
+import { getClient } from "~data/clients";
 import { nonceContext } from "./nonce";
 import { retryAfter } from "~app/server/request/faults.server";
 import { log, withoutWords } from "~app/server/request/log.server";
 import { closePool } from "~app/server/request/database.server";
+import { enter } from "~app/server/request/enter.server";
 import { closeReady, isDraining, isReady } from "~app/server/request/ready.server";
 import { requestContext, type RequestNotes } from "~app/server/request/request.server";
 import { trustedProxies } from "~app/server/request/trusted-proxies";
@@ -83,6 +85,15 @@ if (process.env.EMBER_BENCH === "1") {
   const delay = monitorEventLoopDelay({ resolution: 5 });
   delay.enable();
   app.get("/bench/bare", (_request, response) => void response.json({ ok: true }));
+  // what any page has to do at least: find the session, open the practice's transaction, read one row
+  app.get("/bench/peer/:clientId", async (request, response) => {
+    const token = /ember_session=([\w-]+)/.exec(request.headers.cookie ?? "")?.[1];
+    const entered = token ? await enter(token) : undefined;
+    if (!entered) return void response.status(401).end();
+    const { name } = await getClient(entered.tx, request.params.clientId);
+    await entered.tx.commit();
+    response.json({ name });
+  });
   setFlagsFromString("--expose-gc");
   const collect = runInNewContext("gc") as () => void;
   app.get("/bench/loop", (request, response) => {
@@ -138,7 +149,10 @@ app.use((request, response, next) => {
 
 app.use(
   createRequestHandler({
-    build: () => import("virtual:react-router/server-build"),
+    // handed over as it is: a function would have the routes' tree made anew for every request
+    build: production
+      ? await import("virtual:react-router/server-build")
+      : () => import("virtual:react-router/server-build"),
     mode: process.env.NODE_ENV,
     getLoadContext: (_request, response) => {
       const context = new RouterContextProvider();

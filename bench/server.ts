@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from "node:child_process";
-import { chmodSync, mkdtempSync, readFileSync } from "node:fs";
+import { chmodSync, mkdtempSync, readdirSync, readFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 
@@ -112,3 +112,27 @@ export function memory(pid: number): { now: number; peak: number } {
   const of = (name: string) => Number(new RegExp(`${name}:\\s+(\\d+)`).exec(status)![1]) / 1024;
   return { now: of("VmRSS"), peak: of("VmHWM") };
 }
+
+/** CPU that processes, and children of theirs that ended, have used so far, in seconds. */
+export const cpuSeconds = (pids: readonly number[]): number =>
+  pids.reduce((sum, pid) => {
+    try {
+      const fields = readFileSync(`/proc/${pid}/stat`, "utf8").split(") ")[1]!.split(" ");
+      return sum + fields.slice(11, 15).reduce((ticks, each) => ticks + Number(each), 0) / 100;
+    } catch {
+      return sum; // gone meanwhile
+    }
+  }, 0);
+
+/** Every process of a name: connections of a database server come and go. */
+export const familyOf = (name: string): number[] =>
+  readdirSync("/proc")
+    .filter((entry) => /^\d+$/.test(entry))
+    .filter((entry) => {
+      try {
+        return readFileSync(`/proc/${entry}/comm`, "utf8").trim() === name;
+      } catch {
+        return false;
+      }
+    })
+    .map(Number);

@@ -1,10 +1,9 @@
 import { createContext, data, redirect, type MiddlewareFunction, type RouterContextProvider } from "react-router";
-import { bind, prove, type Tx } from "~data/database";
+import type { Tx } from "~data/database";
 import { Overtaken } from "~data/errors";
-import { handoverOfSession } from "~data/handovers";
-import { practitionerOfToken, proofOfToken, sessionHours, type Practitioner } from "~data/practitioners";
+import { sessionHours, type Practitioner } from "~data/practitioners";
 import { Body, readBody } from "./body.server";
-import { database } from "./database.server";
+import { enter } from "./enter.server";
 import { answering, answerTo } from "./faults.server";
 import { pictures } from "./pictures.server";
 import { bringLibrary, withLibrary } from "./library.server";
@@ -47,6 +46,7 @@ class Visitor {
   practitioner!: Practitioner;
   #tx: Tx | undefined;
   #turn: Promise<unknown> = Promise.resolve();
+  #over = false;
 
   constructor(
     private readonly request: Request,
@@ -56,25 +56,21 @@ class Visitor {
 
   /** Opens the transaction and asks who it is: a session that ended, or a tablet handed over, answers itself. */
   async open(): Promise<Tx> {
+    if (this.#over) throw new Error("the request is over");
     if (this.#tx) return this.#tx;
-    const trx = await database().transaction();
+    const entered = await enter(this.token);
+    if (!entered) throw toSignIn(this.request);
+    const { tx, practitioner, handover } = entered;
     try {
-      await prove(trx, "app.session_hash", proofOfToken(this.token));
-      const practiceId = await practiceOf(trx);
-      if (!practiceId) throw toSignIn(this.request);
-      const tx = await bind(trx, practiceId);
-      const practitioner = await practitionerOfToken(tx, this.token);
-      if (!practitioner) throw toSignIn(this.request);
-      const handover = await handoverOfSession(tx, practitioner.sessionId);
       // A tablet in the client's hands reaches its questions and nothing else, whatever is typed or gone back to.
       if (handover && pathOf(this.request) !== `/handed/${handover.id}`) throw redirect(`/handed/${handover.id}`);
       await bringLibrary(tx, practitioner.library);
-      this.practitioner = practitioner;
-      return (this.#tx = tx);
     } catch (error) {
-      await trx.rollback().catch(() => undefined);
+      await tx.rollback().catch(() => undefined);
       throw error;
     }
+    this.practitioner = practitioner;
+    return (this.#tx = tx);
   }
 
   /** Keeps what was done so far, or nothing of it, and gives the connection back. */
@@ -83,6 +79,16 @@ class Visitor {
     this.#tx = undefined;
     if (!tx || tx.isCompleted()) return;
     await (keep ? tx.commit() : tx.rollback());
+  }
+
+  /**
+   * The request is over, whether its loaders are or not: who went away leaves some of them waiting for their turn. What is
+   * being asked is waited for; nothing is opened anew, for nobody would close it again.
+   */
+  async end(): Promise<void> {
+    this.#over = true;
+    await this.#turn;
+    await this.close(false).catch(() => undefined);
   }
 
   inTurn<T>(work: (session: Session) => Promise<T>): Promise<T> {
@@ -94,9 +100,6 @@ class Visitor {
     return mine;
   }
 }
-
-const practiceOf = async (trx: Parameters<typeof prove>[0]): Promise<string | undefined> =>
-  (await trx("auth_session").first<{ practice_id: string } | undefined>("practice_id"))?.practice_id;
 
 const visitorContext = createContext<Visitor | null>(null);
 
@@ -146,7 +149,7 @@ const attend: MiddlewareFunction<Response> = async ({ request, context, params }
     return response;
   } finally {
     leave();
-    await visitor.close(false).catch(() => undefined);
+    await visitor.end();
   }
 };
 

@@ -1,0 +1,61 @@
+import { RouterContextProvider, type MiddlewareFunction } from "react-router";
+import { hashPassword, signIn } from "~data/practitioners";
+import { makeDatabase, type TestDatabase } from "~data/test/database";
+import { randomUUID } from "node:crypto";
+import { closePool, database } from "./database.server";
+import { inSession, signedIn } from "./session.server";
+
+let db: TestDatabase;
+let token: string;
+beforeAll(async () => {
+  db = await makeDatabase();
+  process.env.APP_DATABASE_URL = (
+    db.app.client as { config: { connection: { connectionString: string } } }
+  ).config.connection.connectionString;
+  const password_hash = await hashPassword("slow warm hands");
+  await db.within(db.practices[0], (tx) =>
+    tx("practitioner").insert({ id: randomUUID(), name: "Test", email: "one@test.example", password_hash }),
+  );
+  const signed = await signIn(db.app, { email: "one@test.example", password: "slow warm hands", address: "here" });
+  if (signed.kind !== "signed-in") throw new Error(signed.kind);
+  token = signed.token;
+});
+afterAll(async () => {
+  await closePool();
+  await db.drop();
+});
+
+/** A request of the one who signed in, answered by `next`. */
+function ask(next: (context: RouterContextProvider) => Promise<Response>) {
+  const request = new Request("http://here.example/", { headers: { Cookie: `ember_session=${token}` } });
+  const context = new RouterContextProvider();
+  const asked = { request, context, params: {}, url: new URL(request.url), pattern: "/" };
+  return (signedIn as MiddlewareFunction<Response>)(asked as never, () => next(context)) as Promise<Response>;
+}
+const inUse = () => (database().client as { pool: { numUsed: () => number } }).pool.numUsed();
+
+describe("a request of someone who signed in", () => {
+  it("gives its connection back with the answer", async () => {
+    const seen = await ask((context) =>
+      inSession(context, async ({ practitioner }) => Response.json({ name: practitioner.name })),
+    );
+    expect(await seen.json()).toEqual({ name: "Test" });
+    expect(inUse()).toBe(0);
+  });
+
+  it("holds none when whoever asked went away while loaders still wait for their turn", async () => {
+    const late: Promise<unknown>[] = [];
+    for (let again = 0; again < 12; again++) {
+      const gone = ask(async (context) => {
+        for (let loader = 0; loader < 3; loader++)
+          late.push(inSession(context, ({ tx }) => tx.raw("select pg_sleep(0.01)")));
+        throw new DOMException("went away", "AbortError");
+      });
+      await expect(gone).rejects.toThrow("went away");
+    }
+    const ended = await Promise.allSettled(late);
+    expect(ended.filter(({ status }) => status === "rejected").length).toBeGreaterThan(0);
+    expect(inUse()).toBe(0);
+    expect((await ask(async () => new Response("still here"))).status).toBe(200);
+  });
+});
