@@ -1,6 +1,6 @@
 import { PassThrough } from "node:stream";
+import type { EmotionCache } from "@emotion/cache";
 import { CacheProvider } from "@emotion/react";
-import createEmotionServer from "@emotion/server/create-instance";
 import { createReadableStreamFromReadable } from "@react-router/node";
 import { renderToPipeableStream } from "react-dom/server";
 import {
@@ -25,7 +25,8 @@ export default function handleRequest(
 ): Promise<Response> {
   const nonce = context.get(nonceContext);
   const cache = makeCache(nonce || undefined);
-  const { extractCriticalToChunks, constructStyleTagsFromChunks } = createEmotionServer(cache);
+  // styles are collected, not written beside each element
+  cache.compat = true;
   return new Promise((resolve, reject) => {
     let failed = status;
     const { pipe, abort } = renderToPipeableStream(
@@ -43,10 +44,9 @@ export default function handleRequest(
             // what waits for a rendering that is over would keep all of it in memory
             clearTimeout(late);
             const html = Buffer.concat(chunks).toString("utf8");
-            const styles = constructStyleTagsFromChunks(extractCriticalToChunks(html));
             headers.set("Content-Type", "text/html; charset=utf-8");
             const out = new PassThrough();
-            out.end(html.replace("</head>", () => `${styles}</head>`));
+            out.end(html.replace("</head>", () => `${styleTags(cache)}</head>`));
             resolve(new Response(createReadableStreamFromReadable(out), { headers, status: failed }));
           });
           pipe(body);
@@ -63,6 +63,24 @@ export default function handleRequest(
     );
     const late = setTimeout(abort, 10_000).unref();
   });
+}
+
+/** The styles of one rendering, as the style cache of the page finds them again: each global one by itself, then the others. */
+function styleTags({ key, nonce, inserted, registered }: EmotionCache): string {
+  const tag = (name: string, ids: string[], css: string) =>
+    `<style nonce="${nonce ?? ""}" data-emotion="${name} ${ids.join(" ")}">${css}</style>`;
+  const all = Object.entries(inserted).filter((each): each is [string, string] => typeof each[1] === "string");
+  const [global, regular] = [false, true].map((named) =>
+    all.filter(([id]) => (registered[`${key}-${id}`] !== undefined) === named),
+  ) as [typeof all, typeof all];
+  return [
+    ...global.map(([id, css]) => tag(`${key}-global`, [id], css)),
+    tag(
+      key,
+      regular.map(([id]) => id),
+      regular.map(([, css]) => css).join(""),
+    ),
+  ].join("");
 }
 
 export const handleError: HandleErrorFunction = (error, { request, context }) => {

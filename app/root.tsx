@@ -9,7 +9,7 @@ import { nonceContext } from "./nonce";
 import { Notices } from "./ui/notices";
 import { useReloadForUnknown } from "./ui/library-in-use";
 import { FaultPage } from "./ui/fault-page";
-import { themes } from "./ui/theme";
+import { provided } from "./ui/theme";
 
 export const links: Route.LinksFunction = () => [{ rel: "icon", href: "/favicon.svg", type: "image/svg+xml" }];
 
@@ -49,7 +49,7 @@ export function Layout({ children }: { children: ReactNode }) {
 
 function Themed({ children, dim }: { children: ReactNode; dim: boolean }) {
   return (
-    <ThemeProvider theme={themes[dim ? "dim" : "light"]}>
+    <ThemeProvider theme={provided[dim ? "dim" : "light"]}>
       <CssBaseline />
       <Notices>{children}</Notices>
     </ThemeProvider>
