@@ -33,10 +33,13 @@ async function set(trx: Knex.Transaction, name: string, value: string): Promise<
   await trx.raw("select set_config(?, ?, true)", [name, value]);
 }
 
+/** A transaction whose `app.practice_id` was set to `practiceId` by a question asked in it. */
+export const bound = (trx: Knex.Transaction, practiceId: string): Tx => Object.assign(trx, { practiceId }) as Tx;
+
 /** Binds a transaction to a practice: from here on it sees the rows of `practiceId` and no others. */
 export async function bind(trx: Knex.Transaction, practiceId: string): Promise<Tx> {
   await set(trx, "app.practice_id", practiceId);
-  return Object.assign(trx, { practiceId }) as Tx;
+  return bound(trx, practiceId);
 }
 
 /** Runs `work` in one transaction that sees the rows of `practiceId` and no others. Throwing rolls back. */

@@ -9,7 +9,7 @@ import { handOver, handoverOfSession, takeBack } from "./handovers";
 import { currentEntries, historyVersions, recordHistory, type HistoryAct } from "./history";
 import { measuredAgain, measuredAgainKey, measurementsOf, saveMeasurement } from "./measurements";
 import { ownMeasuresOf, retireOwnMeasure, addOwnMeasure, saveOwnScore, saveOwnWords } from "./own-measures";
-import { hashPassword, passwordIs, practitionerOfToken, saveSettings, signIn } from "./practitioners";
+import { hashPassword, passwordIs, enterSession, saveSettings, signIn } from "./practitioners";
 import { preferencesOf, savePreferences } from "./preferences";
 import { answersOf, decisionsOf, recordAnswer, recordDecision } from "./screening";
 import { draft, makeDatabase, type TestDatabase } from "./test/database";
@@ -21,6 +21,7 @@ beforeAll(async () => {
 });
 afterAll(() => db.drop());
 const work = <T>(task: (tx: Tx) => Promise<T>) => db.within(db.practices[0], task);
+const who = (token: string) => db.app.transaction(async (trx) => (await enterSession(trx, token))?.practitioner);
 const by = "Una Test";
 const newClient = () =>
   work(async (tx) => {
@@ -316,7 +317,7 @@ describe("handing over the tablet", () => {
     const signedIn = await signIn(db.app, { email, password: "right words", address: "x" });
     if (signedIn.kind !== "signed-in") throw new Error(signedIn.kind);
     token = signedIn.token;
-    sessionId = (await work((tx) => practitionerOfToken(tx, token)))!.sessionId;
+    sessionId = (await who(token))!.sessionId;
   });
 
   it("locks this sign-in to one client's questions, and no other", async () => {
@@ -328,7 +329,7 @@ describe("handing over the tablet", () => {
       clientId: id,
       visitId: visits[0],
     });
-    const otherId = await work((tx) => practitionerOfToken(tx, (other as { token: string }).token));
+    const otherId = await who((other as { token: string }).token);
     expect(await work((tx) => handoverOfSession(tx, otherId!.sessionId))).toBeUndefined();
     await work((tx) => takeBack(tx, sessionId, handover));
     expect(await work((tx) => handoverOfSession(tx, sessionId))).toBeUndefined();
@@ -345,7 +346,7 @@ describe("handing over the tablet", () => {
   });
 
   it("keeps the practitioner's school with their settings", async () => {
-    const { id } = (await work((tx) => practitionerOfToken(tx, token)))!;
+    const { id } = (await who(token))!;
     const school = {
       pressureCeiling: 4,
       hold: { least: 60, most: 90 },
@@ -358,6 +359,6 @@ describe("handing over the tablet", () => {
       order: 0.2,
     };
     await work((tx) => saveSettings(tx, id, { dim: true, school }));
-    expect((await work((tx) => practitionerOfToken(tx, token)))!.settings).toEqual({ dim: true, school });
+    expect((await who(token))!.settings).toEqual({ dim: true, school });
   });
 });

@@ -6,7 +6,8 @@ import { usualSchool, type School } from "../core/screening/facts";
 import { noHands, type Hands } from "../core/techniques/hand-parts";
 import { isDeepStrictEqual } from "node:util";
 import { Overtaken } from "./errors";
-import { inPractice, prove, withProof, type Tx } from "./database";
+import { bound, inPractice, prove, withProof, type Tx } from "./database";
+import type { Handover } from "./handovers";
 import { Lane } from "./lane";
 
 /** How the camera is usually set up, in mm: asked once, noted with every picture. */
@@ -152,34 +153,41 @@ export async function isSignedIn(db: Knex, token: string): Promise<boolean> {
 const alive = (trx: Knex.Transaction, s: string) =>
   trx.raw(`${s}.expires_at > now() and ${s}.seen_at > now() - interval '${idleHours} hours'`);
 
-/** Who a session token belongs to while it is good; notes, every few minutes, that they are still there. */
-export async function practitionerOfToken(tx: Tx, token: string): Promise<Practitioner | undefined> {
-  const found = await tx("auth_session as s")
-    .join("practitioner as p", "p.id", "s.practitioner_id")
-    .join("practice as h", "h.practice_id", "p.practice_id")
-    .where("s.token_hash", sha256(token))
-    .where(alive(tx, "s"))
-    .select({
-      id: "p.id",
-      practiceId: "p.practice_id",
-      practiceName: "h.name",
-      name: "p.name",
-      email: "p.email",
-      settings: "p.settings",
-      sessionId: "s.id",
-      library: tx.raw("(select max(v.seq) from library_version v where v.practice_id = p.practice_id)"),
-      quiet: tx.raw("s.seen_at < now() - interval '5 minutes'"),
-    })
-    .first<(Practitioner & { quiet: boolean }) | undefined>();
-  if (!found) return undefined;
-  const { quiet, ...practitioner } = found;
-  // somebody else's request of the same session may be noting it: that one will do
-  if (quiet)
-    await tx.raw(
-      "update auth_session set seen_at = now() where id = (select id from auth_session where id = ? for update skip locked)",
-      [practitioner.sessionId],
-    );
-  return practitioner;
+/** Who carries a session's token, and the questions they handed the tablet over with. */
+export type Entered = { tx: Tx; practitioner: Practitioner; handover: Handover | undefined };
+
+/**
+ * Binds a transaction to the practice of whoever carries `token`, in one question; undefined where their session is over.
+ * Notes, every few minutes, that they are still there.
+ */
+export async function enterSession(trx: Knex.Transaction, token: string): Promise<Entered | undefined> {
+  const { rows } = (await trx.raw("select * from enter_session(?, ?)", [sha256(token), idleHours])) as {
+    rows: Record<string, string | null>[];
+  };
+  const row = rows[0];
+  if (!row) return undefined;
+  return {
+    tx: bound(trx, row.practice_id!),
+    practitioner: {
+      id: row.id!,
+      practiceId: row.practice_id!,
+      practiceName: row.practice_name!,
+      name: row.name!,
+      email: row.email!,
+      settings: row.settings as unknown as Practitioner["settings"],
+      sessionId: row.session_id!,
+      library: row.library!,
+    },
+    handover:
+      row.handover_id === null
+        ? undefined
+        : {
+            id: row.handover_id!,
+            clientId: row.handover_client!,
+            visitId: row.handover_visit!,
+            at: (row.handover_at as unknown as Date).toISOString(),
+          },
+  };
 }
 
 /** Whether a password is the practitioner's own: asked for where a sign-in alone is not enough. Throttled. */

@@ -1,9 +1,9 @@
 import { randomUUID } from "node:crypto";
 import {
+  enterSession,
   hashPassword,
   idleHours,
   isSignedIn,
-  practitionerOfToken,
   signIn,
   signOut,
   signOutEverywhere,
@@ -31,14 +31,15 @@ async function signedIn(...asked: Parameters<typeof enter>) {
   if (result.kind !== "signed-in") throw new Error(result.kind);
   return result;
 }
-const who = (token: string) => db.within(db.practices[0], (tx) => practitionerOfToken(tx, token));
+const who = (token: string) => db.app.transaction(async (trx) => (await enterSession(trx, token))?.practitioner);
 
 describe("signing in", () => {
   it("opens a session of the right practice, which ends by signing out", async () => {
     const { token } = await signedIn(" Una@Test.example ", "right words", "a");
     expect(await isSignedIn(db.app, token)).toBe(true);
     expect(await who(token)).toMatchObject({ name: "Una Test", practiceName: "Test practice" });
-    expect(await db.within(db.practices[1], (tx) => practitionerOfToken(tx, token))).toBeUndefined();
+    const seen = await db.app.transaction(async (trx) => (await enterSession(trx, token))!.tx("practice").select());
+    expect(seen.map(({ practice_id }) => practice_id as string)).toEqual([db.practices[0]]);
     await db.within(db.practices[0], (tx) => signOut(tx, token));
     expect(await isSignedIn(db.app, token)).toBe(false);
     expect(await who(token)).toBeUndefined();

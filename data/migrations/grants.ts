@@ -49,6 +49,9 @@ export const grants: Record<string, string> = {
   caution_decision: "select, insert",
   consent: "select, insert",
   library_version: "select, insert",
+
+  /** What everything else stands at: written by its triggers. */
+  stamp: "select, insert, update",
 };
 
 /** Tables whose rows go with the row they belong to; everywhere else a reference holds its row fast. */

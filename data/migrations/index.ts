@@ -20,6 +20,7 @@ import { library } from "./018-library";
 import { homeCare } from "./019-home-care";
 import { namedPlans } from "./020-named-plans";
 import { whoGives } from "./021-who-gives";
+import { stamps } from "./022-stamps";
 import { grantSql } from "./grants";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
@@ -45,6 +46,7 @@ const migrations: Migration[] = [
   homeCare,
   namedPlans,
   whoGives,
+  stamps,
 ];
 
 /** Migrations are imported statically, so that the bundled server carries them. */
