@@ -1,5 +1,5 @@
 import type { Client, ClientDraft } from "../core/client";
-import type { Tx } from "./database";
+import { once, type Tx } from "./database";
 import { NotFound, Stale } from "./errors";
 
 const columns = {
@@ -71,7 +71,7 @@ export async function listClients(
 }
 
 export async function getClient(tx: Tx, id: string): Promise<Client> {
-  const row = await tx("client").where({ id }).first<Client | undefined>(columns);
+  const row = await once(tx, `client ${id}`, () => tx("client").where({ id }).first<Client | undefined>(columns));
   if (!row) throw new NotFound("client");
   return row;
 }

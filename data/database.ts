@@ -8,7 +8,21 @@ pg.types.setTypeParser(pg.types.builtins.DATE, (day) => day);
  * A transaction in which `app.practice_id` is set: every repository function takes one, and every cache takes its
  * practice from one.
  */
-export type Tx = Knex.Transaction & { readonly practiceId: string; readonly practiceBound: unique symbol };
+export type Tx = Knex.Transaction & {
+  readonly practiceId: string;
+  readonly practiceBound: unique symbol;
+  /** Answers that were had already: only where nothing is written. */
+  answered?: Map<string, Promise<unknown>>;
+};
+
+/** Asks once in a transaction that only reads, whoever needs it; where something may be written, anew each time. */
+export function once<T>(tx: Tx, question: string, ask: () => Promise<T>): Promise<T> {
+  const known = tx.answered?.get(question) as Promise<T> | undefined;
+  if (known) return known;
+  const asked = ask();
+  tx.answered?.set(question, asked);
+  return asked;
+}
 
 /** How long anything may take before the database gives up on it (ms): one statement, one lock, one silent transaction. */
 const limits = { statement_timeout: 15_000, lock_timeout: 5_000, idle_in_transaction_session_timeout: 30_000 };

@@ -32,26 +32,6 @@ export async function listenedAgain(tx: Tx): Promise<{ first: StoredRound; secon
 }
 type StoredRound = { stations: Listening; by: string | null };
 
-/** As long as this stays the same, so does what second looks and drawings say. "" for none. */
-export async function looksKey(tx: Tx): Promise<string> {
-  const [{ again }] = (await tx("table_event").whereIn("visit_id", lookedAgain(tx)).max("seq as again")) as unknown as [
-    { again: string | null },
-  ];
-  const [{ drawn }] = (await tx("lay_look").select(
-    tx.raw(
-      "md5(string_agg(concat_ws(' ', practitioner_id, study_id, item, grade), ',' order by study_id, item)) as drawn",
-    ),
-  )) as unknown as [{ drawn: string | null }];
-  const [{ heard }] = (await tx("listening")
-    .whereIn("visit_id", tx("listening").where({ moment: "again" }).select("visit_id"))
-    .select(
-      tx.raw(
-        "md5(string_agg(concat_ws(' ', visit_id, moment, practitioner_id, stations), ',' order by visit_id, moment)) as heard",
-      ),
-    )) as unknown as [{ heard: string | null }];
-  return [again, drawn, heard].filter((each) => each !== null).join(" ");
-}
-
 /** How drawings were graded: by practitioner and study, grades by the place of their drawing in its order. */
 export async function layLooks(
   tx: Tx,

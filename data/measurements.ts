@@ -1,7 +1,7 @@
 import type { HandMeasurement } from "../core/measure/by-hand";
 import type { HandMethodKey } from "../core/measure/methods";
 import type { Moment } from "../core/findings/restriction";
-import type { Tx } from "./database";
+import { once, type Tx } from "./database";
 import { keep } from "./keep";
 
 const select = (tx: Tx) =>
@@ -17,7 +17,9 @@ const select = (tx: Tx) =>
 
 /** What was measured by hand at all of a client's visits. */
 export const measurementsOf = (tx: Tx, clientId: string): Promise<HandMeasurement[]> =>
-  select(tx).where("v.client_id", clientId).orderBy(["v.ordinal", "m.created_at"]);
+  once(tx, `measurementsOf ${clientId}`, async () =>
+    select(tx).where("v.client_id", clientId).orderBy(["v.ordinal", "m.created_at"]),
+  );
 
 /** Keeps a value where `was` stood so far. null: none, or taken back. `by`: the practitioner who measured. */
 export async function saveMeasurement(
@@ -49,11 +51,3 @@ export type MeasuredAgain = HandMeasurement & { visitId: string; measuredBy: str
 /** Of all clients, the values of people who stood again. */
 export const measuredAgain = (tx: Tx): Promise<MeasuredAgain[]> =>
   repeated(tx, select(tx).select({ visitId: "m.visit_id" })).orderBy(["m.visit_id", "m.moment", "m.standing"]);
-
-/** Which they are: as long as this stays the same, so does what they say. "" for none. */
-export async function measuredAgainKey(tx: Tx): Promise<string> {
-  const each = "concat_ws(' ', m.visit_id, m.moment, m.reading_id, m.method, m.standing, m.value, m.measured_by)";
-  const key = tx.raw(`coalesce(md5(string_agg(${each}, ',' order by ${each})), '') as key`);
-  const [row] = (await repeated(tx, tx("measurement as m")).select(key)) as { key: string }[];
-  return row!.key;
-}

@@ -1,7 +1,7 @@
 import type { Marks, PhotoSetup } from "../core/measure/calibration";
 import { views, type View } from "../core/measure/view";
 import type { Moment } from "../core/findings/restriction";
-import type { Tx } from "./database";
+import { once, type Tx } from "./database";
 import { NotFound, Stale } from "./errors";
 
 export type Photo = {
@@ -40,11 +40,13 @@ const select = (tx: Tx) =>
 
 /** Current pictures of a client, in the order of visits and views; replaced ones are left out. */
 export const photosOfClient = (tx: Tx, clientId: string): Promise<Photo[]> =>
-  select(tx)
-    .where("v.client_id", clientId)
-    .whereNull("p.replaced_at")
-    .orderBy(["v.ordinal", "p.moment"])
-    .orderByRaw("array_position(?::text[], p.view), p.standing", [[...views]]);
+  once(tx, `photosOfClient ${clientId}`, async () =>
+    select(tx)
+      .where("v.client_id", clientId)
+      .whereNull("p.replaced_at")
+      .orderBy(["v.ordinal", "p.moment"])
+      .orderByRaw("array_position(?::text[], p.view), p.standing", [[...views]]),
+  );
 
 /** The latest pictures of all clients that are still there, with whom they show. */
 export const picturesOfPractice = (tx: Tx, most: number): Promise<(Photo & { clientId: string })[]> =>
@@ -70,13 +72,6 @@ const repeated = (tx: Tx, query: ReturnType<Tx>) =>
 /** Every picture that a standing study rests on, standings of one moment together. */
 export const stoodAgain = (tx: Tx): Promise<Photo[]> =>
   repeated(tx, select(tx)).orderBy(["p.visit_id", "p.moment", "p.view", "p.standing"]);
-
-/** Which they are and how they are marked: as long as this stays the same, so does what they say. "" for none. */
-export async function stoodAgainKey(tx: Tx): Promise<string> {
-  const key = tx.raw("coalesce(md5(string_agg(p.id::text || ' ' || p.version, ',' order by p.id)), '') as key");
-  const [row] = (await repeated(tx, tx("photo as p")).select(key)) as { key: string }[];
-  return row!.key;
-}
 
 /** Pictures that were replaced or taken away, latest first: they can come back, or be deleted for good. */
 export const putAsideOf = (tx: Tx, clientId: string): Promise<Photo[]> =>

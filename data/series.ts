@@ -1,7 +1,7 @@
 import type { Rhythm } from "../core/series/dates";
 import type { WishKey } from "../core/series/wish-keys";
 import type { Lock, Plan } from "../core/series/plan";
-import type { Tx } from "./database";
+import { once, type Tx } from "./database";
 import { Stale } from "./errors";
 
 /** What the practitioner chose for a series; targets come from the findings when it is solved. */
@@ -45,7 +45,7 @@ const columns = {
 } as const;
 
 export const seriesOf = (tx: Tx, clientId: string): Promise<Series | undefined> =>
-  tx("series").where({ client_id: clientId }).first<Series | undefined>(columns);
+  once(tx, `series ${clientId}`, () => tx("series").where({ client_id: clientId }).first<Series | undefined>(columns));
 
 /**
  * Saves a client's series. `version` 0 means there was none when the page was loaded; any other must still be the

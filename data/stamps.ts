@@ -1,10 +1,18 @@
-import type { Tx } from "./database";
+import { once, type Tx } from "./database";
+
+type Stamp = { of: string; at: string };
 
 /**
  * What a client's records, and all that their practice shares, stand at: another text after every write to any of them.
  * Asked before the records themselves, it may be older than they are, never newer.
  */
-export async function stampOf(tx: Tx, clientId: string): Promise<string> {
-  const rows = await tx("stamp").whereIn("of", [clientId, tx.practiceId]).orderBy("of").select<{ at: string }[]>("at");
-  return rows.map(({ at }) => at).join("-");
-}
+export const stampOf = (tx: Tx, clientId: string): Promise<string> =>
+  once(tx, `stamp ${clientId}`, async () => {
+    const rows = await tx("stamp").whereIn("of", [clientId, tx.practiceId]).select<Stamp[]>("of", "at");
+    const at = (of: string) => rows.find((row) => row.of === of)?.at ?? "0";
+    return `${at(clientId)}-${at(tx.practiceId)}`;
+  });
+
+/** What a practice shares stands at: its people, its library, and how well its hands repeat. */
+export const sharedStamp = async (tx: Tx): Promise<string> =>
+  (await once(tx, "stamp", () => tx("stamp").where({ of: tx.practiceId }).first<Stamp | undefined>("at")))?.at ?? "0";

@@ -104,9 +104,3 @@ export async function finishedMarkings(
       marks: "m.marks",
     });
 }
-
-/** Which studies are finished: as long as this stays the same, so do everybody's own figures. */
-export async function finishedKey(tx: Tx): Promise<string> {
-  const rows = await tx("study").whereNotNull("finished_at").orderBy("id").select<{ id: string }[]>("id");
-  return rows.map(({ id }) => id).join();
-}

@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import type { Knex } from "knex";
 import type { HandBudget } from "../core/techniques/hand-parts";
-import type { Tx } from "./database";
+import { once, type Tx } from "./database";
 import { NotFound, Stale } from "./errors";
 
 export type VisitStatus = "planned" | "open" | "closed";
@@ -27,7 +27,9 @@ const columns = {
 } as const;
 
 export const listVisits = (tx: Tx, clientId: string): Promise<Visit[]> =>
-  tx("visit").select<Visit[]>(columns).where({ client_id: clientId }).orderBy("ordinal");
+  once(tx, `visits ${clientId}`, async () =>
+    tx("visit").select<Visit[]>(columns).where({ client_id: clientId }).orderBy("ordinal"),
+  );
 
 export async function getVisit(tx: Tx, id: string): Promise<Visit> {
   const visit = await tx("visit").where({ id }).first<Visit | undefined>(columns);
@@ -136,6 +138,22 @@ export const loadsBetween = (
     .whereBetween("v.on_date", [from, to])
     .whereNotNull("v.planned_load")
     .select<{ day: string; load: HandBudget }[]>({ day: "v.on_date", load: "v.planned_load" });
+
+/**
+ * What other clients' planned visits of the last week and to come stand at, where anybody of the practice has said what
+ * their hands are to take; "" where nobody has: no plan depends on them then.
+ */
+export async function loadsStamp(tx: Tx, butClient: string, from: string): Promise<string> {
+  const [row] = await tx("visit as v")
+    .join("client as c", "c.id", "v.client_id")
+    .whereNull("c.archived_at")
+    .whereNot("v.client_id", butClient)
+    .where("v.on_date", ">=", from)
+    .whereNotNull("v.planned_load")
+    .whereExists(tx("practitioner").select(tx.raw("1")).whereRaw("settings -> 'hands' is not null"))
+    .select<{ stamp: string | null }[]>(tx.raw("sum(hashtextextended(v.id::text, v.version)::numeric) as stamp"));
+  return row?.stamp ?? "";
+}
 
 async function hasRecords(tx: Tx, visitId: string): Promise<boolean> {
   for (const table of [

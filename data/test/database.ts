@@ -8,6 +8,8 @@ import { migrate } from "../migrations";
 export type TestDatabase = {
   owner: Knex;
   app: Knex;
+  /** Where the application's role finds it. */
+  appUrl: string;
   practices: [string, string];
   within: <T>(practice: string, work: (tx: Tx) => Promise<T>) => Promise<T>;
   drop: () => Promise<void>;
@@ -42,6 +44,7 @@ export async function makeDatabase(): Promise<TestDatabase> {
   return {
     owner,
     app,
+    appUrl: at(appUrl),
     practices,
     within: (practice, work) => inPractice(app, practice, work),
     drop: async () => {

@@ -14,7 +14,7 @@ import { isActive } from "~core/screening/outcome";
 import { questions } from "~core/screening/questions";
 import { momentsOfClient } from "~app/server/client/readings.server";
 import { dayOfVisit, judgedOf } from "~app/server/client/screening.server";
-import { inSession } from "~app/server/request/session.server";
+import { known } from "~app/server/known.server";
 import { today } from "~app/server/today.server";
 import { shortDay } from "~app/ui/dates";
 import { FigureShape } from "~app/ui/figure-shape";
@@ -33,10 +33,10 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
   },
 ];
 
-export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
-    const client = await getClient(tx, params.clientId);
-    const { visit, visits } = await visitOf(tx, client.id, request);
+export function loader(asked: Route.LoaderArgs) {
+  return known(asked, "frame", async ({ tx, practitioner }) => {
+    const client = await getClient(tx, asked.params.clientId);
+    const { visit, visits } = await visitOf(tx, client.id, asked.request);
     const series = await seriesOf(tx, client.id);
     const moments = await momentsOfClient(tx, client.id);
     const sessions = series && sessionsOfSeries(series);

@@ -6,38 +6,41 @@ import type { OwnFigures } from "~core/measure/own-figures";
 import { standingStudy, type StandingRepeat, type StoodAgain } from "~core/repeatability/standing-study";
 import { analyse, type StudyMarking, type StudyResult } from "~core/repeatability/study";
 import type { Tx } from "~data/database";
-import { measuredAgain, measuredAgainKey } from "~data/measurements";
-import { stoodAgain, stoodAgainKey } from "~data/photos";
-import { finishedKey, finishedMarkings, pictureName } from "~data/studies";
+import { measuredAgain } from "~data/measurements";
+import { stoodAgain } from "~data/photos";
+import { sharedStamp } from "~data/stamps";
+import { finishedMarkings, pictureName } from "~data/studies";
 import { PracticeCache } from "~app/server/practice-cache.server";
 
 /** What every practitioner's finished studies found together, and their repeated standings, by practitioner. */
 export type Studied = Record<string, StudyResult & { standing: StandingRepeat[] }>;
 
-const kept = new PracticeCache<Studied>(50);
+const kept = new PracticeCache<{ stamp: string; studied: Studied }>(50);
 
-/** Everybody's repeat figures in this practice; computed anew only when what they rest on has changed. */
+/** Everybody's repeat figures in this practice; computed anew only when what the practice shares has changed. */
 export async function studied(tx: Tx): Promise<Studied> {
-  const keys = [await finishedKey(tx), await stoodAgainKey(tx), await measuredAgainKey(tx)];
-  if (keys.every((key) => key === "")) return {};
-  return kept.of(tx, keys.join(" / "), async () => {
-    const markings = new Map<string, StudyMarking[]>();
-    for (const { studyId, practitionerId, items, item, marks } of await finishedMarkings(tx)) {
-      const { view, setup } = items[item]!;
-      const list = markings.get(practitionerId) ?? [];
-      markings.set(practitionerId, list);
-      // the same picture in another study is another occasion
-      list.push({ picture: `${studyId} ${pictureName(items[item]!)}`, view, setup, marks });
-    }
-    const standings = await standingsBy(tx);
-    return Object.fromEntries(
-      [...new Set([...markings.keys(), ...standings.keys()])].map((who) => {
-        const marking = analyse(markings.get(who) ?? []);
-        const { metrics, standing } = standingStudy(standings.get(who) ?? []);
-        return [who, { ...marking, own: { ...marking.own, standing }, standing: metrics }];
-      }),
-    );
-  });
+  const stamp = await sharedStamp(tx);
+  const made = async () => ({ stamp, studied: await studiedAnew(tx) });
+  return (await kept.of(tx, "studied", made, (known) => known.stamp === stamp)).studied;
+}
+
+async function studiedAnew(tx: Tx): Promise<Studied> {
+  const markings = new Map<string, StudyMarking[]>();
+  for (const { studyId, practitionerId, items, item, marks } of await finishedMarkings(tx)) {
+    const { view, setup } = items[item]!;
+    const list = markings.get(practitionerId) ?? [];
+    markings.set(practitionerId, list);
+    // the same picture in another study is another occasion
+    list.push({ picture: `${studyId} ${pictureName(items[item]!)}`, view, setup, marks });
+  }
+  const standings = await standingsBy(tx);
+  return Object.fromEntries(
+    [...new Set([...markings.keys(), ...standings.keys()])].map((who) => {
+      const marking = analyse(markings.get(who) ?? []);
+      const { metrics, standing } = standingStudy(standings.get(who) ?? []);
+      return [who, { ...marking, own: { ...marking.own, standing }, standing: metrics }];
+    }),
+  );
 }
 
 /** Repeated standings that one practitioner marked or measured by hand, each read by the model alone. */

@@ -17,7 +17,7 @@ import type { Tx } from "~data/database";
 import type { Series, SeriesSettings } from "~data/series";
 import { eventsOfVisits } from "~data/session-events";
 import { practitionersOf } from "~data/practitioners";
-import { listVisits, loadsBetween, type Visit } from "~data/visits";
+import { listVisits, loadsBetween, loadsStamp, type Visit } from "~data/visits";
 
 /** What visits really gave, by their id, from the run's log and the arc's; undefined for those without either. */
 export async function workedVisits(
@@ -45,6 +45,10 @@ export async function workedSessions(
 /** The sessions of a stored series, as its template and its course have them. */
 export const sessionsOfSeries = ({ template, settings }: Pick<Series, "template" | "settings">) =>
   sessionsOf({ template, course: settings.course });
+
+/** What a client's plan follows from beside their own records: what else is planned for the hands that give it. */
+export const handsOfOthers = (tx: Tx, clientId: string): Promise<string> =>
+  loadsStamp(tx, clientId, plusDays(today(), -7));
 
 /** What is left of the practitioners' own budgets for each session, where any of them has set one. */
 async function handsFor(

@@ -1,9 +1,10 @@
 import type { Client } from "~core/client";
 import type { IsoDay } from "~core/days";
-import { usualSchool } from "~core/screening/facts";
+import { usualSchool, type School } from "~core/screening/facts";
 import { rangeCautions, scarCautions, skinCautions } from "~core/screening/found";
 import { judge, type Judged } from "~core/screening/outcome";
 import { screen } from "~core/screening/screen";
+import { partOf } from "~app/server/known.server";
 import { today } from "~app/server/today.server";
 import type { Tx } from "~data/database";
 import { currentEntries, historyVersions } from "~data/history";
@@ -16,20 +17,26 @@ import { listVisits, type Visit } from "~data/visits";
 import { movedOf } from "./table.server";
 
 /** Every caution about a client with what was decided about it, for every day at once: `acting` picks a day's. */
-export async function judgedOf(
+export function judgedOf(
   tx: Tx,
   client: Client,
   practitioner: Pick<Practitioner, "settings">,
   /** ISO time: by what was on record then. Now when left out. */
   then?: string,
 ): Promise<Judged[]> {
+  const school = { ...usualSchool, ...practitioner.settings.school };
+  if (then) return judgedBy(tx, client, school, then);
+  return partOf(tx, client.id, `judged ${JSON.stringify(school)}`, () => judgedBy(tx, client, school));
+}
+
+async function judgedBy(tx: Tx, client: Client, school: School, then?: string): Promise<Judged[]> {
   const known = <T extends { at: string }>(list: readonly T[]) => list.filter(({ at }) => !then || at <= then);
   const facts = {
     born: client.born,
     history: currentEntries(known(await historyVersions(tx, client.id))),
     answers: await answersOf(tx, client.id, { until: then }),
     preferences: await preferencesOf(tx, client.id),
-    school: { ...usualSchool, ...practitioner.settings.school },
+    school,
   };
   const found = [
     ...known(await scarsOf(tx, client.id)).flatMap((scar) =>

@@ -9,9 +9,7 @@ let db: TestDatabase;
 let token: string;
 beforeAll(async () => {
   db = await makeDatabase();
-  process.env.APP_DATABASE_URL = (
-    db.app.client as { config: { connection: { connectionString: string } } }
-  ).config.connection.connectionString;
+  process.env.APP_DATABASE_URL = db.appUrl;
   const password_hash = await hashPassword("slow warm hands");
   await db.within(db.practices[0], (tx) =>
     tx("practitioner").insert({ id: randomUUID(), name: "Test", email: "one@test.example", password_hash }),

@@ -69,6 +69,8 @@ class Visitor {
       await tx.rollback().catch(() => undefined);
       throw error;
     }
+    // who only looks gets the same answer to the same question
+    if (this.request.method === "GET") tx.answered = new Map();
     this.practitioner = practitioner;
     return (this.#tx = tx);
   }

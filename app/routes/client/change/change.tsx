@@ -17,7 +17,7 @@ import { readBy } from "~core/measure/read-photo";
 import { stanceLine } from "~core/measure/stance-line";
 import { viewName, views, type View } from "~core/measure/view";
 import { structureOf } from "~core/anatomy/structures";
-import { inSession } from "~app/server/request/session.server";
+import { known } from "~app/server/known.server";
 import { lightOf } from "~app/server/client/light.server";
 import { ownHands } from "~app/server/client/looks.server";
 import { movedOf, tableOf } from "~app/server/client/table.server";
@@ -36,10 +36,10 @@ import { TableChange } from "./table-change";
 import { changeBar } from "./change-layout";
 import { summarise } from "~core/change/summary";
 
-export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx }) => {
-    const client = await getClient(tx, params.clientId);
-    const { visit, visits } = await visitOf(tx, client.id, request);
+export function loader(asked: Route.LoaderArgs) {
+  return known(asked, "change", async ({ tx }) => {
+    const client = await getClient(tx, asked.params.clientId);
+    const { visit, visits } = await visitOf(tx, client.id, asked.request);
     return {
       table: await tableOf(tx, visits),
       moved: await movedOf(tx, visits),

@@ -1,5 +1,6 @@
 import Box from "@mui/material/Box";
 import { data, redirect } from "react-router";
+import { known } from "~app/server/known.server";
 import type { Route } from "./+types/edit";
 import { inSession } from "~app/server/request/session.server";
 import { validate, versionOf } from "~app/validation";
@@ -10,9 +11,9 @@ import { clientSchema, toDraft, toForm } from "~app/routes/clients/client-form";
 
 export const handle = { slim: true };
 
-export function loader({ params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx }) => {
-    const client = await getClient(tx, params.clientId);
+export function loader(asked: Route.LoaderArgs) {
+  return known(asked, "edit", async ({ tx }) => {
+    const client = await getClient(tx, asked.params.clientId);
     return { form: toForm(client), version: client.version };
   });
 }

@@ -6,6 +6,7 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { data } from "react-router";
 import { number, object, string } from "yup";
+import { known } from "~app/server/known.server";
 import type { Route } from "./+types/home";
 import { exerciseOf, exercises } from "~core/home-care/exercises";
 import { homeCareFor, minutesADay, notOn, usualMost, type HomeCare } from "~core/home-care/suggest";
@@ -16,7 +17,7 @@ import { capitalised } from "~core/words";
 import { readingOf } from "~app/server/client/reading.server";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
 import { dayOfVisit, judgedOf } from "~app/server/client/screening.server";
-import { inSession, keeping } from "~app/server/request/session.server";
+import { keeping } from "~app/server/request/session.server";
 import { shortDay } from "~app/ui/dates";
 import { Fine } from "~app/ui/fine";
 import { OnPaper } from "~app/ui/on-paper";
@@ -30,10 +31,10 @@ import { homeCareOf, saveHomeCare, type HomeBody } from "~data/home-care";
 
 export const meta: Route.MetaFunction = () => [{ title: "Home care · Ember Path" }];
 
-export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
-    const client = await getClient(tx, params.clientId);
-    const { visit, visits } = await visitOf(tx, client.id, request);
+export function loader(asked: Route.LoaderArgs) {
+  return known(asked, "home", async ({ tx, practitioner }) => {
+    const client = await getClient(tx, asked.params.clientId);
+    const { visit, visits } = await visitOf(tx, client.id, asked.request);
     const { targets } = await readingOf(tx, client, visits);
     // how the practitioner works does not bind the client at home
     const cautions = acting(await judgedOf(tx, client, practitioner), dayOfVisit(visit)).filter(

@@ -7,7 +7,7 @@ import { arcAfter } from "~core/light-touch/arc";
 import { formNames, forms, formAfter, minutesOf, type Form } from "~core/light-touch/arc-steps";
 import { arcOfVisit } from "~app/server/client/arc.server";
 import { sessionsOfSeries } from "~app/server/client/plan-input.server";
-import { inSession } from "~app/server/request/session.server";
+import { known } from "~app/server/known.server";
 import { visitOf } from "~app/server/client/workspace.server";
 import { usePressed } from "~app/routes/client/table/use-pressed";
 import { Fine } from "~app/ui/fine";
@@ -18,10 +18,10 @@ import { ArcBody } from "./arc-body";
 
 export const handle = { slim: true };
 
-export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
-    const client = await getClient(tx, params.clientId);
-    const { visit, visits } = await visitOf(tx, client.id, request);
+export function loader(asked: Route.LoaderArgs) {
+  return known(asked, "arc", async ({ tx, practitioner }) => {
+    const client = await getClient(tx, asked.params.clientId);
+    const { visit, visits } = await visitOf(tx, client.id, asked.request);
     // which part the visit before made tells which one comes now
     const earlier = visits.filter(({ ordinal }) => ordinal < visit.ordinal);
     const logs = await eventsOfVisits(

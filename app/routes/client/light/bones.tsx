@@ -24,7 +24,7 @@ import {
 import { gradeError, gradeErrorWords, type HandsBy } from "~core/light-touch/own-hands";
 import type { Side } from "~core/units";
 import { ownHands } from "~app/server/client/looks.server";
-import { inSession } from "~app/server/request/session.server";
+import { known } from "~app/server/known.server";
 import { visitOf } from "~app/server/client/workspace.server";
 import { Kept, usePressed } from "~app/routes/client/table/use-pressed";
 import { Fine } from "~app/ui/fine";
@@ -36,10 +36,10 @@ import { BoneMap } from "./bone-map";
 
 export const handle = { slim: true };
 
-export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
-    const client = await getClient(tx, params.clientId);
-    const { visit } = await visitOf(tx, client.id, request);
+export function loader(asked: Route.LoaderArgs) {
+  return known(asked, "bones", async ({ tx, practitioner }) => {
+    const client = await getClient(tx, asked.params.clientId);
+    const { visit } = await visitOf(tx, client.id, asked.request);
     return {
       clientId: client.id,
       visit,

@@ -19,7 +19,7 @@ import {
 import { trendOf } from "~core/statistics/kendall";
 import { clockWords, counted } from "~core/words";
 import { lightGateOf } from "~app/server/client/light-gate.server";
-import { inSession } from "~app/server/request/session.server";
+import { known } from "~app/server/known.server";
 import { visitOf } from "~app/server/client/workspace.server";
 import { Kept, usePressed } from "~app/routes/client/table/use-pressed";
 import { Fine } from "~app/ui/fine";
@@ -32,10 +32,10 @@ import { PathPad, PathPicture } from "./path-pad";
 
 export const handle = { slim: true };
 
-export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
-    const client = await getClient(tx, params.clientId);
-    const { visit, visits } = await visitOf(tx, client.id, request);
+export function loader(asked: Route.LoaderArgs) {
+  return known(asked, "unwinding", async ({ tx, practitioner }) => {
+    const client = await getClient(tx, asked.params.clientId);
+    const { visit, visits } = await visitOf(tx, client.id, asked.request);
     const others = visits.filter(({ id }) => id !== visit.id);
     const logs = await eventsOfVisits(
       tx,

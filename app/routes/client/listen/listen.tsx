@@ -7,6 +7,7 @@ import { useEffect, useRef, useState } from "react";
 import { data, Link, useSearchParams } from "react-router";
 import { number, object, string } from "yup";
 import { MomentToggle } from "~app/ui/moment-toggle";
+import { known } from "~app/server/known.server";
 import type { Route } from "./+types/listen";
 import { isUsualRate, leastTaps, rateBand, rateOfTaps, usualRates } from "~core/light-touch/rhythm";
 import {
@@ -28,7 +29,7 @@ import { gradeError, gradeErrorWords } from "~core/light-touch/own-hands";
 import { z95 } from "~core/units";
 import { counted } from "~core/words";
 import { ownHands } from "~app/server/client/looks.server";
-import { inSession, keeping } from "~app/server/request/session.server";
+import { keeping } from "~app/server/request/session.server";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { validate } from "~app/validation";
@@ -40,10 +41,10 @@ import { ListenMap } from "./listen-map";
 
 export const handle = { slim: true };
 
-export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
-    const client = await getClient(tx, params.clientId);
-    const { visit } = await visitOf(tx, client.id, request);
+export function loader(asked: Route.LoaderArgs) {
+  return known(asked, "listen", async ({ tx, practitioner }) => {
+    const client = await getClient(tx, asked.params.clientId);
+    const { visit } = await visitOf(tx, client.id, asked.request);
     const all = await listeningsOf(tx, client.id);
     const at = (moment: ListenMoment) => all.find((each) => each.visitId === visit.id && each.moment === moment);
     const of = (moment: ListenMoment) => at(moment)?.stations ?? {};

@@ -7,7 +7,7 @@ import { edgesAfter } from "~core/move/edge-of-table";
 import { movementOf, movements } from "~core/move/movements";
 import { rangeOf, rangesAfter } from "~core/move/ranges";
 import { movedOf } from "~app/server/client/table.server";
-import { inSession } from "~app/server/request/session.server";
+import { known } from "~app/server/known.server";
 import { visitOf } from "~app/server/client/workspace.server";
 import { HandSide } from "~app/ui/hand-side";
 import { SideColumn } from "~app/ui/side-column";
@@ -24,10 +24,10 @@ import { rangeWords } from "./words";
 
 export const handle = { slim: true };
 
-export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx }) => {
-    const client = await getClient(tx, params.clientId);
-    const { visit, visits } = await visitOf(tx, client.id, request);
+export function loader(asked: Route.LoaderArgs) {
+  return known(asked, "move", async ({ tx }) => {
+    const client = await getClient(tx, asked.params.clientId);
+    const { visit, visits } = await visitOf(tx, client.id, asked.request);
     return {
       clientId: client.id,
       visit,

@@ -20,7 +20,7 @@ import { momentsOfClient } from "~app/server/client/readings.server";
 import { heardOf } from "~app/server/client/light.server";
 import { movedOf, tableOf } from "~app/server/client/table.server";
 import { sessionsOfSeries } from "~app/server/client/plan-input.server";
-import { inSession } from "~app/server/request/session.server";
+import { known } from "~app/server/known.server";
 import { today } from "~app/server/today.server";
 import { shortDay } from "~app/ui/dates";
 import { visitOf } from "~app/server/client/workspace.server";
@@ -31,10 +31,10 @@ import { eventsOf } from "~data/session-events";
 import { changeNames, directionWords } from "~core/change/words";
 import { counted } from "~core/words";
 
-export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx }) => {
-    const client = await getClient(tx, params.clientId);
-    const { visit, visits } = await visitOf(tx, client.id, request);
+export function loader(asked: Route.LoaderArgs) {
+  return known(asked, "overview", async ({ tx }) => {
+    const client = await getClient(tx, asked.params.clientId);
+    const { visit, visits } = await visitOf(tx, client.id, asked.request);
     const series = await seriesOf(tx, client.id);
     const moments = await momentsOfClient(tx, client.id);
     const restrictions = await restrictionsOf(tx, client.id);

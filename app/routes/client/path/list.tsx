@@ -4,6 +4,7 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { Link, useSearchParams } from "react-router";
+import { handsOfOthers } from "~app/server/client/plan-input.server";
 import type { Route } from "./+types/list";
 import { sessionsOf } from "~core/series/course";
 import { rhythmWords } from "~core/series/dates";
@@ -14,29 +15,38 @@ import type { TemplateSession } from "~core/series/template";
 import { techniqueOf } from "~core/techniques/library";
 import { positionName } from "~core/techniques/technique";
 import { capitalised, counted } from "~core/words";
-import { inSession } from "~app/server/request/session.server";
+import { known } from "~app/server/known.server";
 import { weekday } from "~app/ui/dates";
 import { Fine } from "~app/ui/fine";
 import { OnPaper } from "~app/ui/on-paper";
 import { Empty } from "~app/ui/page";
 import { seriesView } from "~app/server/client/series.server";
 
-export function loader({ params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
-    const { client, series, template, settings, input, visits } = await seriesView(tx, practitioner, params.clientId);
-    return {
-      name: client.name,
-      practice: practitioner.practiceName,
-      template,
-      settings,
-      tableMinutes: input.tableMinutes,
-      done: input.done.length,
-      sessions: [...input.done, ...(series?.plan?.sessions.slice(input.done.length) ?? [])],
-      solved: series?.plan !== undefined && series.plan !== null,
-      // days of visits, which may have been moved by hand
-      days: input.days.map((day, s) => visits[s]?.onDate ?? day),
-    };
-  });
+export function loader(asked: Route.LoaderArgs) {
+  return known(
+    asked,
+    "list",
+    async ({ tx, practitioner }) => {
+      const { client, series, template, settings, input, visits } = await seriesView(
+        tx,
+        practitioner,
+        asked.params.clientId,
+      );
+      return {
+        name: client.name,
+        practice: practitioner.practiceName,
+        template,
+        settings,
+        tableMinutes: input.tableMinutes,
+        done: input.done.length,
+        sessions: [...input.done, ...(series?.plan?.sessions.slice(input.done.length) ?? [])],
+        solved: series?.plan !== undefined && series.plan !== null,
+        // days of visits, which may have been moved by hand
+        days: input.days.map((day, s) => visits[s]?.onDate ?? day),
+      };
+    },
+    handsOfOthers,
+  );
 }
 
 const half = (minutes: number) => String(Math.round(2 * minutes) / 2);

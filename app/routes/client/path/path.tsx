@@ -5,6 +5,8 @@ import MuiLink from "@mui/material/Link";
 import Typography from "@mui/material/Typography";
 import { useCallback, useMemo, useRef, useState } from "react";
 import { Link, useFetcher } from "react-router";
+import { known } from "~app/server/known.server";
+import { handsOfOthers } from "~app/server/client/plan-input.server";
 import type { Route } from "./+types/path";
 import { sessionsOf } from "~core/series/course";
 import { rhythmWords } from "~core/series/dates";
@@ -48,24 +50,29 @@ import { TargetList } from "./target-list";
 import { usePlanEdit } from "./use-plan-edit";
 import { useSolver } from "./use-solver";
 
-export function loader({ params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
-    const {
-      client: _,
-      series,
-      visits: __,
-      judged: ___,
-      reading: ____,
-      ...view
-    } = await seriesView(tx, practitioner, params.clientId);
-    return {
-      ...view,
-      today: today(),
-      seriesId: seriesId(series),
-      version: series?.version ?? 0,
-      plan: series?.plan ?? null,
-    };
-  });
+export function loader(asked: Route.LoaderArgs) {
+  return known(
+    asked,
+    "path",
+    async ({ tx, practitioner }) => {
+      const {
+        client: _,
+        series,
+        visits: __,
+        judged: ___,
+        reading: ____,
+        ...view
+      } = await seriesView(tx, practitioner, asked.params.clientId);
+      return {
+        ...view,
+        today: today(),
+        seriesId: seriesId(series),
+        version: series?.version ?? 0,
+        plan: series?.plan ?? null,
+      };
+    },
+    handsOfOthers,
+  );
 }
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";

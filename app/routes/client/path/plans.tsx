@@ -5,6 +5,8 @@ import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useMemo, useState } from "react";
 import { useFetcher } from "react-router";
+import { known } from "~app/server/known.server";
+import { handsOfOthers } from "~app/server/client/plan-input.server";
 import type { Route } from "./+types/plans";
 import { sameSessions, sessionsOf } from "~core/series/course";
 import { rhythmWords } from "~core/series/dates";
@@ -27,8 +29,8 @@ import { askInput } from "./ask-input";
 import { Solving } from "./solving";
 import { useSolver } from "./use-solver";
 
-export const loader = ({ params, context }: Route.LoaderArgs) =>
-  inSession(context, ({ tx, practitioner }) => plansView(tx, practitioner, params.clientId));
+export const loader = (asked: Route.LoaderArgs) =>
+  known(asked, "plans", ({ tx, practitioner }) => plansView(tx, practitioner, asked.params.clientId), handsOfOthers);
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 

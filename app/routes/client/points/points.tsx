@@ -3,12 +3,13 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useMemo, useState } from "react";
 import { data } from "react-router";
+import { known } from "~app/server/known.server";
 import type { Route } from "./+types/points";
 import { depthOf } from "~core/anatomy/layers";
 import { structureOf } from "~core/anatomy/structures";
 import type { Moment } from "~core/findings/restriction";
 import { feltInOrder, type TriggerPoint } from "~core/findings/trigger-point";
-import { inSession, keeping } from "~app/server/request/session.server";
+import { keeping } from "~app/server/request/session.server";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
 import { BodyFigure, type FigureMark } from "~app/ui/body-figure";
 import type { DrawnLine } from "~app/ui/draw-on-figure";
@@ -25,10 +26,10 @@ import { pointSchema, pressedSchema } from "./point-form";
 
 export const handle = { slim: true };
 
-export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx }) => {
-    const client = await getClient(tx, params.clientId);
-    const { visit } = await visitOf(tx, client.id, request);
+export function loader(asked: Route.LoaderArgs) {
+  return known(asked, "points", async ({ tx }) => {
+    const client = await getClient(tx, asked.params.clientId);
+    const { visit } = await visitOf(tx, client.id, asked.request);
     return { visit, points: await triggerPointsOf(tx, client.id) };
   });
 }

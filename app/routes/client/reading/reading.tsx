@@ -4,6 +4,8 @@ import MuiLink from "@mui/material/Link";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { data, Link, useFetcher, useLocation } from "react-router";
+import { known } from "~app/server/known.server";
+import { handsOfOthers } from "~app/server/client/plan-input.server";
 import type { Route } from "./+types/reading";
 import { patternOf } from "~core/reading/patterns";
 import { leastForWork, type Choice } from "~core/reading/pattern-targets";
@@ -13,7 +15,7 @@ import { stepsByTarget } from "~core/series/explain";
 import { readingOf } from "~app/server/client/reading.server";
 import { planInputOf } from "~app/server/client/plan-input.server";
 import { judgedOf } from "~app/server/client/screening.server";
-import { inSession, keeping } from "~app/server/request/session.server";
+import { keeping } from "~app/server/request/session.server";
 import { Fine } from "~app/ui/fine";
 import { Empty } from "~app/ui/page";
 import { validate, type FieldErrors } from "~app/validation";
@@ -25,42 +27,47 @@ import { choiceSchema } from "./choice-form";
 import { SuggestionRow } from "./suggestion-row";
 import { Targets } from "./targets";
 
-export function loader({ params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
-    const client = await getClient(tx, params.clientId);
-    const visits = await listVisits(tx, client.id);
-    const reading = await readingOf(tx, client, visits);
-    const { evidence, body, choices, working, targets } = reading;
-    const series = await seriesOf(tx, client.id);
-    const input =
-      series?.plan &&
-      (await planInputOf(
-        tx,
-        client,
-        series,
-        series.template,
-        series.settings,
-        await judgedOf(tx, client, practitioner),
-        reading,
-      ));
-    return {
-      clientId: client.id,
-      found: evidence.length,
-      // a pattern's shares of its signs are for reckoning, not for the page
-      suggestions: body.suggestions.map(({ pattern: { id, name, means, order, holds }, ...rest }) => ({
-        ...rest,
-        pattern: { id, name, means, order, holds },
-      })),
-      unexplained: body.unexplained,
-      tied: body.tied,
-      next: reading.next().slice(0, 4),
-      choices,
-      working: [...working],
-      targets,
-      /** Where the plan in force works for each target. */
-      planned: input && series.plan ? stepsByTarget(input, series.plan.sessions) : undefined,
-    };
-  });
+export function loader(asked: Route.LoaderArgs) {
+  return known(
+    asked,
+    "reading",
+    async ({ tx, practitioner }) => {
+      const client = await getClient(tx, asked.params.clientId);
+      const visits = await listVisits(tx, client.id);
+      const reading = await readingOf(tx, client, visits);
+      const { evidence, body, choices, working, targets } = reading;
+      const series = await seriesOf(tx, client.id);
+      const input =
+        series?.plan &&
+        (await planInputOf(
+          tx,
+          client,
+          series,
+          series.template,
+          series.settings,
+          await judgedOf(tx, client, practitioner),
+          reading,
+        ));
+      return {
+        clientId: client.id,
+        found: evidence.length,
+        // a pattern's shares of its signs are for reckoning, not for the page
+        suggestions: body.suggestions.map(({ pattern: { id, name, means, order, holds }, ...rest }) => ({
+          ...rest,
+          pattern: { id, name, means, order, holds },
+        })),
+        unexplained: body.unexplained,
+        tied: body.tied,
+        next: reading.next().slice(0, 4),
+        choices,
+        working: [...working],
+        targets,
+        /** Where the plan in force works for each target. */
+        planned: input && series.plan ? stepsByTarget(input, series.plan.sessions) : undefined,
+      };
+    },
+    handsOfOthers,
+  );
 }
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";

@@ -3,11 +3,12 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { data } from "react-router";
+import { known } from "~app/server/known.server";
 import type { Route } from "./+types/scars";
 import type { Moment } from "~core/findings/restriction";
 import type { Scar } from "~core/findings/scar";
 import { readWhen } from "~core/screening/told/when";
-import { inSession, keeping } from "~app/server/request/session.server";
+import { keeping } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
 import { BodyFigure } from "~app/ui/body-figure";
@@ -23,10 +24,10 @@ import { roseSchema, scarSchema } from "./scar-form";
 
 export const handle = { slim: true };
 
-export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx }) => {
-    const client = await getClient(tx, params.clientId);
-    const { visit } = await visitOf(tx, client.id, request);
+export function loader(asked: Route.LoaderArgs) {
+  return known(asked, "scars", async ({ tx }) => {
+    const client = await getClient(tx, asked.params.clientId);
+    const { visit } = await visitOf(tx, client.id, asked.request);
     return { visit, day: today(), born: client.born, scars: await scarsOf(tx, client.id) };
   });
 }

@@ -5,6 +5,7 @@ import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { data, Link, useRevalidator, useSearchParams } from "react-router";
 import { useEffect, useMemo, useState } from "react";
+import { known } from "~app/server/known.server";
 import type { Route } from "./+types/stand";
 import { momentsOf } from "~core/change/moments";
 import { stands } from "~core/consent/consent";
@@ -13,7 +14,7 @@ import { measurable } from "~core/measure/by-hand";
 import { readBy, readPhoto } from "~core/measure/read-photo";
 import { mostStandings } from "~core/measure/standings";
 import { views, viewName, type View } from "~core/measure/view";
-import { inSession, keeping } from "~app/server/request/session.server";
+import { keeping } from "~app/server/request/session.server";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
 import { validate } from "~app/validation";
 import { consentsOf } from "~data/consents";
@@ -38,10 +39,10 @@ import { WithoutPicture } from "./without-picture";
 
 export const handle = { slim: true };
 
-export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
-    const client = await getClient(tx, params.clientId);
-    const { visit, visits } = await visitOf(tx, client.id, request);
+export function loader(asked: Route.LoaderArgs) {
+  return known(asked, "stand", async ({ tx, practitioner }) => {
+    const client = await getClient(tx, asked.params.clientId);
+    const { visit, visits } = await visitOf(tx, client.id, asked.request);
     const photos = await photosOfClient(tx, client.id);
     return {
       client,

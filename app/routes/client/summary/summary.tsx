@@ -18,7 +18,7 @@ import { rangeOf } from "~core/move/ranges";
 import { rangeName, rangeWords } from "~app/routes/client/move/words";
 import { lightOf } from "~app/server/client/light.server";
 import { movedOf, tableOf } from "~app/server/client/table.server";
-import { inSession } from "~app/server/request/session.server";
+import { known } from "~app/server/known.server";
 import { workedSessions } from "~app/server/client/plan-input.server";
 import { visitOf } from "~app/server/client/workspace.server";
 import { findingName } from "~app/routes/client/touch/finding";
@@ -35,10 +35,10 @@ import { triggerPointsOf } from "~data/trigger-points";
 
 export const handle = { slim: true };
 
-export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx }) => {
-    const client = await getClient(tx, params.clientId);
-    const { visit, visits } = await visitOf(tx, client.id, request);
+export function loader(asked: Route.LoaderArgs) {
+  return known(asked, "summary", async ({ tx }) => {
+    const client = await getClient(tx, asked.params.clientId);
+    const { visit, visits } = await visitOf(tx, client.id, asked.request);
     const worked = await workedSessions(tx, visits, await seriesOf(tx, client.id));
     return {
       visit,

@@ -9,7 +9,7 @@ import { lookError } from "~core/table/own-looks";
 import { offBefore, openRetests, runOf } from "~core/table/results";
 import { ownLooks } from "~app/server/client/looks.server";
 import { counted } from "~core/words";
-import { inSession } from "~app/server/request/session.server";
+import { known } from "~app/server/known.server";
 import { tableOf } from "~app/server/client/table.server";
 import { visitOf } from "~app/server/client/workspace.server";
 import { HandSide } from "~app/ui/hand-side";
@@ -24,10 +24,10 @@ import { Kept, usePressed } from "./use-pressed";
 
 export const handle = { slim: true };
 
-export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
-    const client = await getClient(tx, params.clientId);
-    const { visit, visits } = await visitOf(tx, client.id, request);
+export function loader(asked: Route.LoaderArgs) {
+  return known(asked, "table", async ({ tx, practitioner }) => {
+    const client = await getClient(tx, asked.params.clientId);
+    const { visit, visits } = await visitOf(tx, client.id, asked.request);
     return {
       clientId: client.id,
       visit,

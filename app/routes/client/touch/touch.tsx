@@ -5,6 +5,7 @@ import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { data, useSubmit } from "react-router";
+import { known } from "~app/server/known.server";
 import type { Route } from "./+types/touch";
 import { placeOf } from "~core/anatomy/places";
 import { structureOf } from "~core/anatomy/structures";
@@ -13,7 +14,7 @@ import { latestGrade, type Moment, type Restriction } from "~core/findings/restr
 import type { SkinFound } from "~core/findings/skin";
 import { today } from "~app/server/today.server";
 import { skinOf } from "~data/skin";
-import { inSession, keeping } from "~app/server/request/session.server";
+import { keeping } from "~app/server/request/session.server";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import { useTakeOff } from "~app/ui/use-take-off";
@@ -44,10 +45,10 @@ import { gradingSchema, restrictionSchema, splitSchema, ungradeSchema } from "./
 
 export const handle = { slim: true };
 
-export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx }) => {
-    const client = await getClient(tx, params.clientId);
-    const { visit, visits } = await visitOf(tx, client.id, request);
+export function loader(asked: Route.LoaderArgs) {
+  return known(asked, "touch", async ({ tx }) => {
+    const client = await getClient(tx, asked.params.clientId);
+    const { visit, visits } = await visitOf(tx, client.id, asked.request);
     const restrictions = await restrictionsOf(tx, client.id);
     const done = await workedSessions(tx, visits, await seriesOf(tx, client.id));
     return {

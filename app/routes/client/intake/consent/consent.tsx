@@ -6,6 +6,7 @@ import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { data, useFetcher } from "react-router";
+import { known } from "~app/server/known.server";
 import type { Route } from "./+types/consent";
 import { ageOn } from "~core/client";
 import {
@@ -34,10 +35,10 @@ import { consentSchema } from "./consent-form";
 
 export const handle = { slim: true };
 
-export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx }) => {
-    const client = await getClient(tx, params.clientId);
-    const { visit } = await visitOf(tx, client.id, request);
+export function loader(asked: Route.LoaderArgs) {
+  return known(asked, "consent", async ({ tx }) => {
+    const client = await getClient(tx, asked.params.clientId);
+    const { visit } = await visitOf(tx, client.id, asked.request);
     const planned = (await seriesOf(tx, client.id))?.plan?.sessions[visit.ordinal - 1];
     return {
       name: client.name,

@@ -5,6 +5,7 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { data } from "react-router";
 import { object, string } from "yup";
+import { known } from "~app/server/known.server";
 import type { Route } from "./+types/history";
 import { readEntry, type TypedEntry } from "~core/screening/entry";
 import { acting } from "~core/screening/outcome";
@@ -29,10 +30,10 @@ import { TimeLine } from "./time-line";
 
 export const handle = { slim: true };
 
-export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
-    const client = await getClient(tx, params.clientId);
-    const { visit } = await visitOf(tx, client.id, request);
+export function loader(asked: Route.LoaderArgs) {
+  return known(asked, "history", async ({ tx, practitioner }) => {
+    const client = await getClient(tx, asked.params.clientId);
+    const { visit } = await visitOf(tx, client.id, asked.request);
     const versions = await historyVersions(tx, client.id);
     return {
       born: client.born,

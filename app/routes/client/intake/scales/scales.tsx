@@ -5,6 +5,7 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { data, useFetcher } from "react-router";
 import { number, object, string } from "yup";
+import { known } from "~app/server/known.server";
 import type { Route } from "./+types/scales";
 import {
   changeOf,
@@ -16,7 +17,7 @@ import {
   type OwnMeasure,
 } from "~core/own-measures/own-measures";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
-import { inSession, keeping } from "~app/server/request/session.server";
+import { keeping } from "~app/server/request/session.server";
 import { validate, type FieldErrors } from "~app/validation";
 import { getClient } from "~data/clients";
 import { addOwnMeasure, ownMeasuresOf, retireOwnMeasure, saveOwnScore, saveOwnWords } from "~data/own-measures";
@@ -27,10 +28,10 @@ import { counted } from "~core/words";
 
 export const handle = { slim: true };
 
-export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx }) => {
-    const client = await getClient(tx, params.clientId);
-    const { visit, visits } = await visitOf(tx, client.id, request);
+export function loader(asked: Route.LoaderArgs) {
+  return known(asked, "scales", async ({ tx }) => {
+    const client = await getClient(tx, asked.params.clientId);
+    const { visit, visits } = await visitOf(tx, client.id, asked.request);
     return { visit, visits: visits.length, ...(await ownMeasuresOf(tx, client.id)) };
   });
 }

@@ -4,6 +4,7 @@ import Typography from "@mui/material/Typography";
 import { useEffect } from "react";
 import { data, useFetcher } from "react-router";
 import { array, object, string } from "yup";
+import { known } from "~app/server/known.server";
 import type { Route } from "./+types/screening";
 import { ageOn } from "~core/client";
 import { byStrictness, isActive } from "~core/screening/outcome";
@@ -24,10 +25,10 @@ import { AnswerRow } from "./answer-row";
 
 export const handle = { slim: true };
 
-export function loader({ request, params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx, practitioner }) => {
-    const client = await getClient(tx, params.clientId);
-    const { visit } = await visitOf(tx, client.id, request);
+export function loader(asked: Route.LoaderArgs) {
+  return known(asked, "screening", async ({ tx, practitioner }) => {
+    const client = await getClient(tx, asked.params.clientId);
+    const { visit } = await visitOf(tx, client.id, asked.request);
     return {
       clientId: client.id,
       age: ageOn(client.born, today()),

@@ -11,6 +11,7 @@ import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState, type ReactNode } from "react";
 import { data, Link, useFetcher } from "react-router";
+import { known } from "~app/server/known.server";
 import type { Route } from "./+types/wishes";
 import { readPlace } from "~core/anatomy/read-place";
 import { nameOf } from "~core/anatomy/places";
@@ -27,9 +28,9 @@ import { WhenReady } from "~app/ui/when-ready";
 
 export const handle = { slim: true };
 
-export function loader({ params, context }: Route.LoaderArgs) {
-  return inSession(context, async ({ tx }) => {
-    const client = await getClient(tx, params.clientId);
+export function loader(asked: Route.LoaderArgs) {
+  return known(asked, "wishes", async ({ tx }) => {
+    const client = await getClient(tx, asked.params.clientId);
     return {
       clientId: client.id,
       pressureCeiling: client.pressureCeiling,
