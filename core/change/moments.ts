@@ -3,7 +3,7 @@ import type { Moment } from "../findings/restriction";
 import { readByHand, type HandMeasurement } from "../measure/by-hand";
 import { takenOver } from "../measure/propose";
 import type { OwnFigures } from "../measure/own-figures";
-import { readPhoto, type MarkedPhoto } from "../measure/read-photo";
+import { readBy, readPhoto, type MarkedPhoto } from "../measure/read-photo";
 import type { Reading } from "../measure/reading";
 import { averaged } from "../measure/standings";
 
@@ -89,4 +89,27 @@ export function withFound(
     if (!all.has(key)) all.set(key, { key, ordinal: visit, moment, readings: [], photos: [] });
   }
   return [...all.values()].sort((a, b) => a.ordinal - b.ordinal || (a.moment === "before" ? -1 : 1));
+}
+
+type Told = {
+  byHand: readonly HandMeasurement[];
+  figures: Readonly<Record<string, OwnFigures>>;
+  moments: MomentReadings[];
+};
+const told = new WeakMap<readonly PhotoAtVisit[], Told>();
+
+/**
+ * As `momentsOf`, each picture read with the figures of whoever marked it. A page draws the same lists again and again, and
+ * a server for everybody who looks: the same three are read once. Nobody writes to what is handed out.
+ */
+export function momentsRead<P extends PhotoAtVisit & { markedBy: string | null }>(
+  photos: readonly P[],
+  byHand: readonly HandMeasurement[],
+  figures: Readonly<Record<string, OwnFigures>>,
+): MomentReadings[] {
+  const known = told.get(photos);
+  if (known?.byHand === byHand && known.figures === figures) return known.moments;
+  const moments = momentsOf(photos, byHand, readBy(figures), figures);
+  told.set(photos, { byHand, figures, moments });
+  return moments;
 }

@@ -10,10 +10,9 @@ import type { Route } from "./+types/change";
 import { incomparable, oneChangeEach, type Change as MetricChange } from "~core/change/compare";
 import { compareMoments } from "~core/change/judge";
 import { keptBetween } from "~core/change/carry-over";
-import { momentsOf, withFound, type MomentReadings } from "~core/change/moments";
+import { momentsRead, withFound, type MomentReadings } from "~core/change/moments";
 import { formatDifference, formatValue, unitSign } from "~core/measure/format";
 import { methodName } from "~core/measure/methods";
-import { readBy } from "~core/measure/read-photo";
 import { stanceLine } from "~core/measure/stance-line";
 import { viewName, views, type View } from "~core/measure/view";
 import { structureOf } from "~core/anatomy/structures";
@@ -112,7 +111,7 @@ export default function Change({
   loaderData: { clientId, ordinal, photos, byHand, figures, restrictions, table, moved, light, hands },
 }: Route.ComponentProps) {
   const [params, setParams] = useSearchParams();
-  const measured = momentsOf(photos, byHand, readBy(figures), figures);
+  const measured = momentsRead(photos, byHand, figures);
   const moments = withFound(measured, foundAt({ table, moved, light }));
   if (moments.length < 2)
     return (

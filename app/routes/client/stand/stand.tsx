@@ -7,11 +7,11 @@ import { data, Link, useRevalidator, useSearchParams } from "react-router";
 import { useEffect, useMemo, useState } from "react";
 import { known } from "~app/server/known.server";
 import type { Route } from "./+types/stand";
-import { momentsOf } from "~core/change/moments";
+import { momentsRead } from "~core/change/moments";
 import { stands } from "~core/consent/consent";
 import type { Moment } from "~core/findings/restriction";
 import { measurable } from "~core/measure/by-hand";
-import { readBy, readPhoto } from "~core/measure/read-photo";
+import { readPhoto } from "~core/measure/read-photo";
 import { mostStandings } from "~core/measure/standings";
 import { views, viewName, type View } from "~core/measure/view";
 import { keeping } from "~app/server/request/session.server";
@@ -111,7 +111,7 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
     setParams(next, { replace: true, preventScrollReset: true });
   };
   // "After" is held against this visit's "before"; "before" against the visit before it.
-  const moments = momentsOf(photos, byHand, readBy(figures), figures);
+  const moments = momentsRead(photos, byHand, figures);
   const inView = (each: { id: string }) => whole || each.id.endsWith(`.${view}`);
   const before = moments.filter(
     (each) => each.moment === "before" && each.ordinal < visit.ordinal + (moment === "after" ? 1 : 0),
