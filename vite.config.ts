@@ -13,6 +13,32 @@ const production = [
   { find: /^react-router\/dom$/, replacement: inRouter("dom-export.mjs") },
 ];
 
+const packages = (names: string) => new RegExp(`node_modules/(${names})/`);
+/** What nearly every page needs comes in a few files: each file of its own is a question more before a page is there. */
+const groups = [
+  { name: "react", test: packages("react|react-dom|scheduler|react-router|cookie|set-cookie-parser"), priority: 9 },
+  {
+    name: "style",
+    test: packages(
+      "@emotion/[a-z-]+|stylis|@mui/(system|styled-engine|utils|private-theming)|clsx|react-is|prop-types",
+    ),
+    priority: 8,
+  },
+  {
+    name: "base",
+    test: /node_modules\/(@mui\/material\/(styles|utils|zero-styled|colors|transitions|Box|Typography|CssBaseline|GlobalStyles|FormControl|FormLabel|InputLabel|InputBase|OutlinedInput|TextareaAutosize|InitColorSchemeScript|internal))\//,
+    priority: 7,
+  },
+  {
+    name: "first",
+    test: /\/(app\/(root|ui\/(theme|notices|keep-typed|other-tabs|emotion|reload-for-unknown|mark))|core\/shelf)\.tsx?/,
+    priority: 6,
+  },
+  { name: "menus", test: packages("@mui/material"), priority: 5, minShareCount: 4 },
+  { name: "body", test: /\/core\/(anatomy|techniques|consent|words)/, priority: 4, minShareCount: 2 },
+  { name: "ui", test: /\/app\/ui\//, priority: 3, minShareCount: 6 },
+];
+
 export default defineConfig(({ command }) => {
   copyPoseModel();
   return {
@@ -23,7 +49,10 @@ export default defineConfig(({ command }) => {
     // Bundling the server's dependencies makes the first request five times faster; native and
     // self-locating packages stay outside.
     ssr: command === "build" ? { noExternal: true as const, external } : { external },
-    environments: { ssr: { build: { rollupOptions: { input: "./app/server.ts" } } } },
+    environments: {
+      ssr: { build: { rollupOptions: { input: "./app/server.ts" } } },
+      client: { build: { rolldownOptions: { output: { codeSplitting: { groups } } } } },
+    },
     optimizeDeps: {
       entries: ["app/entry.client.tsx", "app/root.tsx", "app/routes/**/*.tsx", "app/workers/*.ts"],
     },

@@ -1,17 +1,27 @@
 import "@fontsource-variable/atkinson-hyperlegible-next";
+import textLetters from "@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2?url";
 import "@fontsource-variable/bricolage-grotesque";
+import headingLetters from "@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-wght-normal.woff2?url";
 import CssBaseline from "@mui/material/CssBaseline";
-import { ThemeProvider } from "@mui/material/styles";
-import type { ReactNode } from "react";
+import { THEME_ID } from "@mui/material/styles";
+import { ThemeProvider } from "@mui/system";
+import { lazy, Suspense, type ReactNode } from "react";
 import { Links, Meta, Outlet, Scripts, ScrollRestoration, useMatches, useRouteLoaderData } from "react-router";
 import type { Route } from "./+types/root";
 import { nonceContext } from "./nonce";
 import { Notices } from "./ui/notices";
-import { useReloadForUnknown } from "./ui/library-in-use";
-import { FaultPage } from "./ui/fault-page";
-import { provided } from "./ui/theme";
+import { useReloadForUnknown } from "./ui/reload-for-unknown";
+import { themes } from "./ui/theme";
 
-export const links: Route.LinksFunction = () => [{ rel: "icon", href: "/favicon.svg", type: "image/svg+xml" }];
+/** Letters are asked for with the page, not after its styles were read. */
+const font = (href: string) =>
+  ({ rel: "preload", href, as: "font", type: "font/woff2", crossOrigin: "anonymous" }) as const;
+
+export const links: Route.LinksFunction = () => [
+  { rel: "icon", href: "/favicon.svg", type: "image/svg+xml" },
+  font(textLetters),
+  font(headingLetters),
+];
 
 export const loader = ({ context }: Route.LoaderArgs) => ({ nonce: context.get(nonceContext) });
 
@@ -47,9 +57,14 @@ export function Layout({ children }: { children: ReactNode }) {
   );
 }
 
+/**
+ * The provider of the theme's own library: that of the components also brings all that switches colours in the page. Given
+ * with its id, a theme is handed down as it is; a bare one would be merged into a copy in every rendering, and all that is
+ * kept for a theme be computed again.
+ */
 function Themed({ children, dim }: { children: ReactNode; dim: boolean }) {
   return (
-    <ThemeProvider theme={provided[dim ? "dim" : "light"]}>
+    <ThemeProvider themeId={THEME_ID} theme={themes[dim ? "dim" : "light"]}>
       <CssBaseline />
       <Notices>{children}</Notices>
     </ThemeProvider>
@@ -64,11 +79,15 @@ export default function Root() {
   );
 }
 
+const FaultPage = lazy(() => import("./ui/fault-page"));
+
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
   useReloadForUnknown(error);
   return (
     <Themed dim={false}>
-      <FaultPage error={error} />
+      <Suspense>
+        <FaultPage error={error} />
+      </Suspense>
     </Themed>
   );
 }

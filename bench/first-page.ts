@@ -1,9 +1,11 @@
 import { gzipSync } from "node:zlib";
 import { sizeOf } from "./report";
 
-/** What a page's JavaScript weighs, by its HTML: the scripts it names and all they import at once. */
+/** What a page's JavaScript weighs, by its HTML: the scripts it asks for and all they import at once. */
 export function firstPage(html: string, folder = "build/client"): { kB: number; files: number; names: string[] } {
-  const scripts = new Set([...html.matchAll(/\/assets\/[\w.-]+\.js/g)].map(([name]) => name));
+  const scripts = new Set(
+    [...html.matchAll(/rel="modulepreload" href="(\/assets\/[\w.-]+\.js)"/g)].map(([, name]) => name!),
+  );
   for (const script of scripts)
     for (const match of sizeOf(`${folder}${script}`)
       .toString()

@@ -12,6 +12,16 @@ export type Version<D> = {
   retired: boolean;
 };
 
+/** Something names a version that this page, or this server, has not been told of. */
+export class UnknownVersion extends RangeError {
+  constructor(
+    readonly key: string,
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
 /** What may be planned now, and everything that plans and logs may name. */
 export type Shelf<T, D> = {
   offered: readonly T[];

@@ -35,7 +35,7 @@ function describe(error: unknown): { title: string; text: string; action: "home"
   };
 }
 
-export function FaultPage({ error }: { error: unknown }) {
+export default function FaultPage({ error }: { error: unknown }) {
   const fault = describe(error);
   return (
     <Box component="main" sx={{ minHeight: "60vh", display: "grid", placeItems: "center", p: 4 }}>

@@ -1,8 +1,5 @@
-import { useEffect } from "react";
 import type { ShouldRevalidateFunctionArgs } from "react-router";
 import { putInUse, type OwnLibrary } from "~core/series/own-library";
-import { UnknownTemplate } from "~core/series/template";
-import { UnknownTechnique } from "~core/techniques/library";
 
 let brought: OwnLibrary | undefined;
 
@@ -19,18 +16,3 @@ export function bringLibrary(own: OwnLibrary): void {
 /** The frame's own data changes where the library, the practice or the account is changed, and not with every other act. */
 export const framed = ({ formAction, defaultShouldRevalidate }: ShouldRevalidateFunctionArgs): boolean =>
   formAction && !/^\/(library|practice|account|sign-in)/.test(formAction) ? false : defaultShouldRevalidate;
-
-const reloadedFor = "ember-reloaded-for";
-
-/**
- * A colleague may have added a technique or a template since this page was loaded, and planned it: the page is loaded anew, once for each
- * that it does not know.
- */
-export function useReloadForUnknown(error: unknown): void {
-  const unknown = error instanceof UnknownTechnique || error instanceof UnknownTemplate ? error.key : undefined;
-  useEffect(() => {
-    if (unknown === undefined || sessionStorage.getItem(reloadedFor) === unknown) return;
-    sessionStorage.setItem(reloadedFor, unknown);
-    window.location.reload();
-  }, [unknown]);
-}

@@ -1,16 +1,15 @@
-import Alert from "@mui/material/Alert";
-import Button from "@mui/material/Button";
-import Snackbar from "@mui/material/Snackbar";
-import { createContext, useCallback, useContext, useEffect, useState, type ReactNode } from "react";
-
+import { createContext, lazy, Suspense, useCallback, useContext, useEffect, useState, type ReactNode } from "react";
 import { unsent } from "./keep-typed";
 import { onOtherTabs } from "./other-tabs";
 
 type Options = { severity?: "info" | "error"; undo?: () => void; again?: () => void };
-type Notice = Options & { key: number; text: string };
+export type Notice = Options & { key: number; text: string };
 type Notify = (text: string, options?: Options) => void;
 
 const NotifyContext = createContext<Notify>(() => undefined);
+
+const drawing = () => import("./notice");
+const Shown = lazy(drawing);
 
 /** Says what was just done, with a way back where there is one. */
 export const useNotify = (): Notify => useContext(NotifyContext);
@@ -22,6 +21,14 @@ export function Notices({ children }: { children: ReactNode }) {
     (text, options = {}) => setNotice((last) => ({ key: (last?.key ?? 0) + 1, text, ...options })),
     [],
   );
+  // what a notice is drawn with comes when the page is at rest: without a network it could not be fetched
+  useEffect(() => {
+    const timer = window.setTimeout(
+      () => void Promise.all([drawing(), import("./fault-page")]).catch(() => undefined),
+      2000,
+    );
+    return () => window.clearTimeout(timer);
+  }, []);
   useEffect(() => {
     const lost = () =>
       notify("No connection: nothing was saved, and nothing you typed is lost. Try again when it is back.", {
@@ -57,42 +64,13 @@ export function Notices({ children }: { children: ReactNode }) {
     return () => window.removeEventListener("keydown", onKey);
   }, [undo]);
   const close = () => setNotice(undefined);
-  const act = undo ?? notice?.again;
   return (
     <NotifyContext.Provider value={notify}>
       {children}
       {notice && (
-        <Snackbar
-          key={notice.key}
-          open
-          autoHideDuration={10_000}
-          onClose={(_, reason) => reason !== "clickaway" && close()}
-          anchorOrigin={{ vertical: "bottom", horizontal: "right" }}
-        >
-          <Alert
-            severity={notice.severity ?? "info"}
-            variant="outlined"
-            icon={false}
-            onClose={close}
-            sx={{ bgcolor: "background.paper", alignItems: "center", boxShadow: 4 }}
-            action={
-              act && (
-                <Button
-                  color="inherit"
-                  size="small"
-                  onClick={() => {
-                    act();
-                    close();
-                  }}
-                >
-                  {undo ? "Undo" : "Load again"}
-                </Button>
-              )
-            }
-          >
-            {notice.text}
-          </Alert>
-        </Snackbar>
+        <Suspense>
+          <Shown key={notice.key} notice={notice} close={close} />
+        </Suspense>
       )}
     </NotifyContext.Provider>
   );

@@ -1,4 +1,4 @@
-import { createTheme, THEME_ID, type Theme } from "@mui/material/styles";
+import { createTheme, type Theme } from "@mui/material/styles";
 
 /** The look's tokens. Components take colours by these names only. */
 const light = {
@@ -144,9 +144,3 @@ function makeTheme(mode: "light" | "dim"): Theme {
 
 /** Made once: building a theme costs more than rendering most pages with it. */
 export const themes = { light: makeTheme("light"), dim: makeTheme("dim") } as const;
-
-/**
- * As the provider gets them: under their id they are handed down as they are. A bare theme is merged into a copy in every
- * rendering, and all that components keep for a theme is computed again.
- */
-export const provided = { light: { [THEME_ID]: themes.light }, dim: { [THEME_ID]: themes.dim } } as const;

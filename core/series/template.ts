@@ -1,6 +1,6 @@
 import type { LayerKey } from "../anatomy/layers";
 import type { RegionKey } from "../anatomy/regions";
-import { shelfOf, type Shelf, type Version } from "../shelf";
+import { shelfOf, UnknownVersion, type Shelf, type Version } from "../shelf";
 import type { Form } from "../light-touch/arc-steps";
 
 /** One session of a series template: how deep it may go and where its attention lies. */
@@ -327,15 +327,8 @@ export const isTemplate = (key: unknown): key is string => typeof key === "strin
 /** The starting version of a template; undefined for what a practice made. */
 export const startingTemplate = (stem: string): Template | undefined => starting.get(stem);
 
-/** A series names a template that this page has not been told of. */
-export class UnknownTemplate extends RangeError {
-  constructor(readonly key: string) {
-    super(`series template "${key}" is not known`);
-  }
-}
-
 export function templateOf(key: string): Template {
   const template = find(key);
-  if (!template) throw new UnknownTemplate(key);
+  if (!template) throw new UnknownVersion(key, `series template "${key}" is not known`);
   return template;
 }

@@ -1,4 +1,4 @@
-import { shelfOf, type Shelf, type Version as Versioned } from "../shelf";
+import { shelfOf, UnknownVersion, type Shelf, type Version as Versioned } from "../shelf";
 import { catalogue } from "./catalogue";
 import { techniqueFrom, type Definition } from "./definition";
 import type { Technique } from "./technique";
@@ -34,16 +34,9 @@ export const offered = (): readonly Technique[] => inUse().offered;
 
 export const findTechnique = (key: string): Technique | undefined => starting.get(key) ?? inUse().find(key);
 
-/** A plan or a log names a technique that this page has not been told of. */
-export class UnknownTechnique extends RangeError {
-  constructor(readonly key: string) {
-    super(`technique "${key}" is not in the catalogue`);
-  }
-}
-
 export function techniqueOf(key: string): Technique {
   const technique = findTechnique(key);
-  if (!technique) throw new UnknownTechnique(key);
+  if (!technique) throw new UnknownVersion(key, `technique "${key}" is not in the catalogue`);
   return technique;
 }
 

@@ -56,24 +56,11 @@ const shortcuts = [
 ] as const;
 
 /** Ctrl+K jumps anywhere; ? lists the keys. */
-export function CommandBox() {
-  const [open, setOpen] = useState<"jump" | "keys" | null>(null);
+export default function CommandBox({ open, close }: { open: "jump" | "keys"; close: () => void }) {
   const navigate = useNavigate();
   const { clientId } = useParams();
   const clients = useFetcher<typeof clientsLoader>();
   const { load, data } = clients;
-
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const typing = (event.target as HTMLElement).closest?.("input, textarea, [contenteditable]");
-      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "k") {
-        event.preventDefault();
-        setOpen("jump");
-      } else if (event.key === "?" && !typing) setOpen("keys");
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  }, []);
   const [typed, setTyped] = useState("");
   // found in the database: a practice has more clients than a list in the page should hold
   useEffect(() => {
@@ -103,8 +90,8 @@ export function CommandBox() {
 
   return (
     <Dialog
-      open={open !== null}
-      onClose={() => setOpen(null)}
+      open
+      onClose={close}
       fullWidth
       maxWidth="sm"
       slotProps={{ paper: { "aria-label": open === "keys" ? "Keyboard shortcuts" : "Jump to" } }}
@@ -141,7 +128,7 @@ export function CommandBox() {
             onInputChange={(_, next, reason) => setTyped(reason === "input" ? next : "")}
             onChange={(_, command) => {
               if (!command) return;
-              setOpen(null);
+              close();
               void navigate(command.to);
             }}
             renderInput={(params) => <TextField {...params} autoFocus label="Jump to a client, stage or place" />}

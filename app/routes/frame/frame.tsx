@@ -5,7 +5,7 @@ import type { Route } from "./+types/frame";
 import { ownInUse } from "~core/series/own-library";
 import { asking, signedIn } from "~app/server/request/session.server";
 import { bringLibrary, framed } from "~app/ui/library-in-use";
-import { CommandBox } from "./command-box";
+import { CommandKeys } from "./command-keys";
 import { Rail } from "./rail";
 
 export const middleware: Route.MiddlewareFunction[] = [signedIn];
@@ -56,7 +56,7 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
         )}
         <Outlet />
       </Box>
-      <CommandBox />
+      <CommandKeys />
     </Box>
   );
 }

@@ -1,9 +1,10 @@
-import Alert from "@mui/material/Alert";
 import Box from "@mui/material/Box";
-import Button from "@mui/material/Button";
-import TextField from "@mui/material/TextField";
+import FormControl from "@mui/material/FormControl";
+import InputLabel from "@mui/material/InputLabel";
+import OutlinedInput, { type OutlinedInputProps } from "@mui/material/OutlinedInput";
 import Typography from "@mui/material/Typography";
-import { useTheme } from "@mui/material/styles";
+import { styled, useTheme } from "@mui/material/styles";
+import { lazy, Suspense } from "react";
 import { data, Form, redirect, useNavigation } from "react-router";
 import { object, string } from "yup";
 import type { Route } from "./+types/sign-in";
@@ -94,23 +95,24 @@ export default function SignIn({ loaderData, actionData }: Route.ComponentProps)
         </Typography>
         <Form method="post" noValidate>
           {actionData?.error && (
-            <Alert severity="error" role="alert" sx={{ mb: 2 }}>
-              {actionData.error}
-            </Alert>
+            <Suspense fallback={<div role="alert">{actionData.error}</div>}>
+              <Alert severity="error" role="alert" sx={{ mb: 2 }}>
+                {actionData.error}
+              </Alert>
+            </Suspense>
           )}
-          <TextField
+          <Field
             name="email"
             type="email"
             label="E-mail"
             autoComplete="username"
             defaultValue={actionData?.email ?? ""}
             autoFocus
-            sx={{ mb: 2 }}
           />
-          <TextField name="password" type="password" label="Password" autoComplete="current-password" sx={{ mb: 3 }} />
-          <Button type="submit" variant="contained" size="large" fullWidth disabled={busy}>
+          <Field name="password" type="password" label="Password" autoComplete="current-password" />
+          <Enter type="submit" disabled={busy}>
             {busy ? "Signing in" : "Sign in"}
-          </Button>
+          </Enter>
         </Form>
         {loaderData.demo && (
           <Typography sx={{ mt: 3, color: "text.secondary", fontSize: 14 }}>
@@ -119,6 +121,38 @@ export default function SignIn({ loaderData, actionData }: Route.ComponentProps)
         )}
       </Box>
     </Box>
+  );
+}
+
+const Alert = lazy(() => import("@mui/material/Alert"));
+
+/** As a large button elsewhere, without what buttons bring along. */
+const Enter = styled("button")(({ theme }) => ({
+  ...theme.typography.button,
+  width: "100%",
+  marginTop: theme.spacing(1),
+  padding: theme.spacing(1, 2),
+  border: 0,
+  borderRadius: theme.shape.borderRadius,
+  color: theme.palette.primary.contrastText,
+  backgroundColor: theme.palette.primary.main,
+  cursor: "pointer",
+  transition: theme.transitions.create("background-color", { duration: theme.transitions.duration.short }),
+  "&:hover": { backgroundColor: theme.palette.primary.dark },
+  "&:disabled": {
+    color: theme.palette.action.disabled,
+    backgroundColor: theme.palette.action.disabledBackground,
+    cursor: "default",
+  },
+}));
+
+/** As a text field elsewhere, without the menus that those bring along: this is the first page anybody loads. */
+function Field({ name, label, ...input }: { name: string; label: string } & OutlinedInputProps) {
+  return (
+    <FormControl fullWidth size="small" sx={{ mb: 2 }}>
+      <InputLabel htmlFor={name}>{label}</InputLabel>
+      <OutlinedInput id={name} name={name} label={label} {...input} />
+    </FormControl>
   );
 }
 
