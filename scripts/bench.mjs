@@ -1,5 +1,5 @@
 // npm run bench: figures for the plan, the metrics, the pages and the memory, kept in bench/results.md.
-// `npm run bench -- plan` (or library, metrics, coverage, honest, stand, pages, growth) runs a part.
+// `npm run bench -- plan` (or library, metrics, coverage, honest, stand, pages, scale) runs a part.
 import { main, installPackages, build, bin, run, step } from "./lib/steps.mjs";
 
 main(async () => {
@@ -19,7 +19,7 @@ main(async () => {
     "light",
     "reading",
     "library",
-    "growth",
+    "scale",
   ])
     if (parts.length === 0 || parts.includes(part))
       await step(
