@@ -40,8 +40,16 @@ export type ClientListed = Client & {
 /** How many clients a page of the list holds. */
 export const clientsAPage = 50;
 
+/** The words of a text as the database cuts them (`023-words`). */
+const wordsIn = (text: string): string[] =>
+  text
+    .toLowerCase()
+    .split(/[\s!-/:-@[-`{-~]+/)
+    .filter(Boolean)
+    .map((word) => word.slice(0, 60));
+
 /**
- * A page of the clients whose name, occupation or complaint contains every word of `search`, by name; archived ones only
+ * A page of the clients in whose name, occupation or complaint every word of `search` begins a word, by name; archived ones only
  * when asked. `after` is the last client of the page before. `more`: there is another page.
  */
 export async function listClients(
@@ -51,17 +59,26 @@ export async function listClients(
   const query = tx("client as c")
     .select(Object.fromEntries(Object.entries(columns).map(([key, column]) => [key, `c.${column}`])))
     .select({
-      lastVisit: tx.raw("(select max(on_date) from visit v where v.client_id = c.id and v.status <> 'planned')"),
-      nextVisit: tx.raw("(select min(on_date) from visit v where v.client_id = c.id and v.status = 'planned')"),
-      visitsDone: tx.raw("(select count(*)::int from visit v where v.client_id = c.id and v.status = 'closed')"),
-      visitsPlanned: tx.raw("(select count(*)::int from visit v where v.client_id = c.id)"),
+      lastVisit: "n.last",
+      nextVisit: "n.next",
+      visitsDone: "n.done",
+      visitsPlanned: "n.planned",
     })
+    .joinRaw(
+      `cross join lateral (
+         select max(on_date) filter (where status <> 'planned') as last, min(on_date) filter (where status = 'planned') as next,
+                (count(*) filter (where status = 'closed'))::int as done, count(*)::int as planned
+         from visit v where v.practice_id = c.practice_id and v.client_id = c.id) n`,
+    )
     .orderByRaw("lower(c.name), c.id")
     .limit(clientsAPage + 1);
   if (archived) query.whereNotNull("c.archived_at");
   else query.whereNull("c.archived_at");
-  for (const word of search.toLowerCase().split(/\s+/).filter(Boolean).slice(0, 8))
-    query.whereRaw("c.find like ?", [`%${word.replace(/[\\%_]/g, "\\$&")}%`]);
+  for (const word of wordsIn(search).slice(0, 8))
+    query.whereIn(
+      "c.id",
+      tx("client_word").select("client_id").where("word", ">=", word).where("word", "<", `${word}\u{10ffff}`),
+    );
   if (after !== undefined) {
     const { name } = await getClient(tx, after);
     query.whereRaw("(lower(c.name), c.id) > (lower(?), ?::uuid)", [name, after]);

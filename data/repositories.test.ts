@@ -56,6 +56,19 @@ describe("clients", () => {
     expect(await found("bellXf")).toEqual([]);
   });
 
+  it("finds by how words begin, those of names with signs and accents too, and by what was changed to", async () => {
+    const { id } = await newClient({ name: "Élodie O'Brien-Sørensen", occupation: "organist", complaint: "x" });
+    const found = (search: string) =>
+      work(async (tx) => (await listClients(tx, { search })).clients.map((client) => client.name));
+    for (const search of ["élo", "brien", "SØR", "sør élod", "o'br", "organis"])
+      expect({ search, found: await found(search) }).toEqual({ search, found: ["Élodie O'Brien-Sørensen"] });
+    for (const search of ["lodie", "rien", "sørensens"])
+      expect({ search, found: await found(search) }).toEqual({ search, found: [] });
+    await work((tx) => updateClient(tx, id, 1, { ...draft, name: "Élodie Lund" }));
+    expect(await found("sørensen")).toEqual([]);
+    expect(await found("élodie lund")).toEqual(["Élodie Lund"]);
+  });
+
   it("refuses a change made to an older version, and keeps the newer one", async () => {
     const { id } = await newClient();
     await work((tx) => updateClient(tx, id, 1, { ...draft, name: "First tab" }));

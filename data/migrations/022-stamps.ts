@@ -70,7 +70,15 @@ export const stamped: Record<string, Stamped> = {
 };
 
 /** Tables that no page is computed from: who is signed in where, and files that go with a row of their own. */
-export const unstamped = ["auth_session", "known_device", "sign_in_attempt", "handover", "photo_file", "stamp"];
+export const unstamped = [
+  "auth_session",
+  "known_device",
+  "sign_in_attempt",
+  "handover",
+  "photo_file",
+  "stamp",
+  "client_word",
+];
 
 function triggers(name: string, { client, shared }: Stamped): string {
   const whose = { own: "c.client_id", visit: "v.client_id" };

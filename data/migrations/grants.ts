@@ -52,6 +52,8 @@ export const grants: Record<string, string> = {
 
   /** What everything else stands at: written by its triggers. */
   stamp: "select, insert, update",
+  /** What clients are found by: written by a trigger of theirs. */
+  client_word: "select, insert, delete",
 };
 
 /** Tables whose rows go with the row they belong to; everywhere else a reference holds its row fast. */

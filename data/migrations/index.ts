@@ -21,6 +21,7 @@ import { homeCare } from "./019-home-care";
 import { namedPlans } from "./020-named-plans";
 import { whoGives } from "./021-who-gives";
 import { stamps } from "./022-stamps";
+import { words } from "./023-words";
 import { grantSql } from "./grants";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
@@ -47,6 +48,7 @@ const migrations: Migration[] = [
   namedPlans,
   whoGives,
   stamps,
+  words,
 ];
 
 /** Migrations are imported statically, so that the bundled server carries them. */

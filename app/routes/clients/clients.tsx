@@ -100,7 +100,7 @@ export default function Clients({ loaderData: { clients, more, most, later, arch
       {clients.length === 0 && !later ? (
         query ? (
           <Empty title="Nobody matches">
-            No {archived ? "archived " : ""}client has “{query}” in name, work or complaint.
+            No {archived ? "archived " : ""}client has words that begin with “{query}” in name, work or complaint.
           </Empty>
         ) : archived ? (
           <Empty title="Nobody is archived">
