@@ -11,6 +11,7 @@ import type { Route } from "./+types/root";
 import { nonceContext } from "./nonce";
 import { Notices } from "./ui/notices";
 import { useReloadForUnknown } from "./ui/reload-for-unknown";
+import "./ui/plain.css";
 import { themes } from "./ui/theme";
 
 /** Letters are asked for with the page, not after its styles were read. */

@@ -15,16 +15,16 @@ export function Page({
   children: ReactNode;
 }) {
   return (
-    <Box sx={{ px: { xs: 2, sm: 3 }, pt: 2.5, pb: 6, maxWidth: 1280 }}>
-      <Box sx={{ display: "flex", flexWrap: "wrap", alignItems: "center", gap: 2, minHeight: 48, mb: 2 }}>
-        <Box sx={{ flex: 1, minWidth: 220 }}>
-          <Typography variant="h1">{title}</Typography>
-          {note && <Typography sx={{ color: "text.secondary", mt: 0.5 }}>{note}</Typography>}
-        </Box>
+    <div className="page">
+      <div className="page-head">
+        <div>
+          <h1>{title}</h1>
+          {note && <p>{note}</p>}
+        </div>
         {actions}
-      </Box>
+      </div>
       {children}
-    </Box>
+    </div>
   );
 }
 

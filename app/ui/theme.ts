@@ -98,6 +98,11 @@ function makeTheme(mode: "light" | "dim"): Theme {
     components: {
       MuiCssBaseline: {
         styleOverrides: {
+          // for what is dressed by plain.css
+          ":root": {
+            ...Object.fromEntries(Object.entries(t).map(([name, colour]) => [`--${name}`, colour])),
+            "--heading": heading,
+          },
           body: { fontVariantNumeric: "tabular-nums", backgroundColor: t.paper, color: t.ink },
           "*:focus-visible": { outline: `2px solid ${t.ember}`, outlineOffset: 2 },
           "@media (prefers-reduced-motion: reduce)": {

@@ -1,10 +1,8 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Chip from "@mui/material/Chip";
 import Tooltip from "@mui/material/Tooltip";
-import Typography from "@mui/material/Typography";
 import { useEffect, useMemo, useRef } from "react";
-import { Link, NavLink, Outlet, useLocation, useMatches } from "react-router";
+import { Link, Outlet, useLocation, useMatches } from "react-router";
 import type { Route } from "./+types/client";
 import { depthOf } from "~core/anatomy/layers";
 import { shapeOf } from "~core/anatomy/shape";
@@ -131,37 +129,14 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
   const slim = useMatches().some((match) => (match.handle as { slim?: boolean } | undefined)?.slim);
   return (
     <>
-      <Box component="header" sx={{ px: { xs: 2, sm: 3 }, pt: 1.5 }}>
-        <Box
-          sx={{
-            display: "flex",
-            flexWrap: "wrap",
-            alignItems: "center",
-            columnGap: 1.5,
-            rowGap: 1,
-            minHeight: 44,
-          }}
-        >
-          <Typography variant="h1" component="h1" sx={{ fontSize: 23 }}>
-            {client.name}
-          </Typography>
-          <Typography sx={{ color: "text.secondary" }}>
+      <header className="client-head">
+        <div className="client-head-line">
+          <h1>{client.name}</h1>
+          <p>
             {[age, client.occupation].filter(Boolean).join(", ")}
             {slim && ` · visit ${visit.ordinal}, ${shortDay(visit.onDate, today)}`}
-          </Typography>
-          <Box
-            sx={{
-              // below the name where there is no room beside it, and then in one line that can be pushed along
-              order: { xs: 1, lg: 0 },
-              flex: { xs: "1 0 100%", lg: 1 },
-              minWidth: 0,
-              display: "flex",
-              flexWrap: { xs: "nowrap", lg: "wrap" },
-              overflowX: { xs: "auto", lg: "visible" },
-              "& > *": { flexShrink: 0 },
-              gap: 1,
-            }}
-          >
+          </p>
+          <div className="client-chips">
             <Tooltip title="The highest pressure the client wants, as they report it from 0 to 10. No step is planned above it.">
               <Chip
                 label={`Pressure up to ${client.pressureCeiling}`}
@@ -177,81 +152,38 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
             </Tooltip>
             <CautionChips clientId={client.id} cautions={cautions} screened={screened} today={today} />
             {client.archivedAt && <Chip label="Archived" sx={{ borderRadius: "6px" }} />}
-          </Box>
+          </div>
           <Button component={Link} to={`${base}/edit`} color="inherit" sx={{ color: "text.secondary", ml: "auto" }}>
             Edit client
           </Button>
-        </Box>
+        </div>
         {!slim && <PathStrip visits={strip} shown={visit.ordinal} />}
-        <Box
-          component="nav"
-          aria-label="Stages"
-          sx={{ display: "flex", gap: { xs: 1, sm: 3.5 }, mt: 0.5, overflowX: "auto" }}
-        >
-          {stages.map(({ name, path, under }) => {
-            const active = under ? stage.startsWith(under) : stage === path;
-            return (
-              <Box
-                key={name}
-                component={NavLink}
-                to={`${base}${path && `/${path}`}${search}`}
-                aria-current={active ? "page" : undefined}
-                sx={(t) => ({
-                  py: 1,
-                  fontSize: { xs: 13.5, sm: 15.5 },
-                  whiteSpace: "nowrap",
-                  textDecoration: "none",
-                  color: active ? t.tokens.ink : t.tokens.inkSoft,
-                  fontWeight: active ? 750 : 450,
-                  borderBottom: `3px solid ${active ? t.tokens.ember : "transparent"}`,
-                  "&:hover": { color: t.tokens.ink },
-                })}
-              >
-                {name}
-              </Box>
-            );
-          })}
-        </Box>
-      </Box>
-      {part && (
-        <Box
-          component="nav"
-          ref={row}
-          aria-label={stages.find((each) => each.under === part)!.name}
-          sx={(t) => ({
-            display: "flex",
-            position: "relative",
-            gap: { xs: 2, sm: 3.5 },
-            overflowX: "auto",
-            px: { xs: 2, sm: 3 },
-            borderTop: `1px solid ${t.tokens.line}`,
-          })}
-        >
-          {parts[part]!.map(({ name, path }) => (
-            <Box
+        <nav aria-label="Stages" className="stages">
+          {stages.map(({ name, path, under }) => (
+            <Link
               key={name}
-              component={NavLink}
-              to={`${base}/${path}${search}`}
-              end
-              sx={(t) => ({
-                py: 1,
-                fontSize: { xs: 13.5, sm: 14.5 },
-                whiteSpace: "nowrap",
-                textDecoration: "none",
-                color: stage === path ? t.tokens.ink : t.tokens.inkSoft,
-                fontWeight: stage === path ? 750 : 450,
-              })}
+              to={`${base}${path && `/${path}`}${search}`}
+              aria-current={(under ? stage.startsWith(under) : stage === path) ? "page" : undefined}
             >
               {name}
-            </Box>
+            </Link>
           ))}
-        </Box>
+        </nav>
+      </header>
+      {part && (
+        <nav ref={row} aria-label={stages.find((each) => each.under === part)!.name} className="parts">
+          {parts[part]!.map(({ name, path }) => (
+            <Link key={name} to={`${base}/${path}${search}`} aria-current={stage === path ? "page" : undefined}>
+              {name}
+            </Link>
+          ))}
+        </nav>
       )}
-      <Box sx={(t) => ({ borderTop: `1px solid ${t.tokens.line}` })}>
+      <div className="client-body">
         <FigureShape value={shape}>
           <Outlet />
         </FigureShape>
-      </Box>
+      </div>
     </>
   );
 }

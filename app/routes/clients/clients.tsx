@@ -1,10 +1,8 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import InputAdornment from "@mui/material/InputAdornment";
-import MuiLink from "@mui/material/Link";
 import Search from "@mui/icons-material/Search";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useEffect, useRef } from "react";
 import { Link, useFetcher, useSearchParams, useSubmit } from "react-router";
 import type { Route } from "./+types/clients";
@@ -119,52 +117,32 @@ export default function Clients({ loaderData: { clients, more, most, later, arch
           </Empty>
         )
       ) : (
-        <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
-          {clients.map((client) => {
-            const age = ageOn(client.born, today);
-            return (
-              <Box
-                component="li"
-                key={client.id}
-                sx={(t) => ({
-                  display: "grid",
-                  gridTemplateColumns: { xs: "1fr auto", md: "300px 1fr 190px 150px auto" },
-                  alignItems: "center",
-                  columnGap: 3,
-                  py: 1.25,
-                  borderTop: `1px solid ${t.tokens.line}`,
-                })}
-              >
-                <Box>
-                  <MuiLink component={Link} to={`/clients/${client.id}`} sx={{ fontSize: 17, fontWeight: 650 }}>
-                    {client.name}
-                  </MuiLink>
-                  <Typography sx={{ color: "text.secondary", fontSize: 14 }}>
-                    {[age, client.occupation].filter(Boolean).join(", ")}
-                  </Typography>
-                </Box>
-                <Typography
-                  sx={{ display: { xs: "none", md: "block" }, fontSize: 14.5 }}
-                  noWrap
-                  title={client.complaint}
-                >
-                  {client.complaint}
-                </Typography>
-                <Box sx={{ display: { xs: "none", md: "block" } }}>
-                  <Progress done={client.visitsDone} planned={client.visitsPlanned} />
-                </Box>
-                <Typography sx={{ display: { xs: "none", md: "block" }, color: "text.secondary", fontSize: 14 }}>
-                  {client.nextVisit
-                    ? `next ${shortDay(client.nextVisit, today)}`
-                    : client.lastVisit
-                      ? `last ${shortDay(client.lastVisit, today)}, no next`
-                      : "no visit yet"}
-                </Typography>
-                <ArchiveButton id={client.id} name={client.name} archived={archived} />
-              </Box>
-            );
-          })}
-        </Box>
+        <ul className="clients">
+          {clients.map((client) => (
+            <li key={client.id}>
+              <div>
+                <Link to={`/clients/${client.id}`}>{client.name}</Link>
+                <p className="clients-soft">
+                  {[ageOn(client.born, today), client.occupation].filter(Boolean).join(", ")}
+                </p>
+              </div>
+              <p className="clients-complaint clients-wide" title={client.complaint}>
+                {client.complaint}
+              </p>
+              <div className="clients-wide">
+                <Progress done={client.visitsDone} planned={client.visitsPlanned} />
+              </div>
+              <p className="clients-soft clients-wide">
+                {client.nextVisit
+                  ? `next ${shortDay(client.nextVisit, today)}`
+                  : client.lastVisit
+                    ? `last ${shortDay(client.lastVisit, today)}, no next`
+                    : "no visit yet"}
+              </p>
+              <ArchiveButton id={client.id} name={client.name} archived={archived} />
+            </li>
+          ))}
+        </ul>
       )}
       {(more || later) && (
         <Box sx={{ display: "flex", gap: 1.5, mt: 2 }}>
@@ -191,10 +169,9 @@ function ArchiveButton({ id, name, archived }: { id: string; name: string; archi
   const submit = useSubmit();
   const send = (intent: string) => fetcher.submit({ id, intent }, { method: "post", action: "/clients" });
   return (
-    <Button
-      size="small"
-      color="inherit"
-      sx={{ color: "text.secondary" }}
+    <button
+      type="button"
+      className="plain-button"
       aria-label={`${archived ? "Bring back" : "Archive"} ${name}`}
       onClick={() => {
         void send(archived ? "restore" : "archive");
@@ -208,6 +185,6 @@ function ArchiveButton({ id, name, archived }: { id: string; name: string; archi
       }}
     >
       {archived ? "Bring back" : "Archive"}
-    </Button>
+    </button>
   );
 }

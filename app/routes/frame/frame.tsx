@@ -1,4 +1,3 @@
-import Box from "@mui/material/Box";
 import LinearProgress from "@mui/material/LinearProgress";
 import { Outlet, useNavigation } from "react-router";
 import type { Route } from "./+types/frame";
@@ -29,25 +28,12 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
   bringLibrary(loaderData.library);
   const waiting = useNavigation().state === "loading";
   return (
-    <Box sx={{ display: "flex", minHeight: "100dvh" }}>
-      <Box
-        component="a"
-        href="#content"
-        sx={{
-          position: "absolute",
-          left: -9999,
-          "&:focus": { left: 8, top: 8, zIndex: 10, bgcolor: "background.paper", p: 1 },
-        }}
-      >
+    <div className="frame">
+      <a href="#content" className="frame-skip">
         Skip to content
-      </Box>
+      </a>
       <Rail practitioner={loaderData.practitioner} />
-      <Box
-        component="main"
-        id="content"
-        tabIndex={-1}
-        sx={{ flex: 1, minWidth: 0, position: "relative", outline: "none", pb: { xs: 9, sm: 0 } }}
-      >
+      <main id="content" tabIndex={-1} className="frame-content">
         {waiting && (
           <LinearProgress
             aria-label="Loading"
@@ -55,8 +41,8 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
           />
         )}
         <Outlet />
-      </Box>
+      </main>
       <CommandKeys />
-    </Box>
+    </div>
   );
 }
