@@ -31,7 +31,7 @@ async function under<T>(cache: PracticeCache<Kept>, tx: Tx, key: string, stamp: 
 
 /**
  * A part that follows from a client's records and what the practice shares, and from `as`, which names it together with
- * all else that it takes.
+ * all else that it takes: records among it that were read before, for they may be older than the stamp.
  */
 export const partOf = async <T>(tx: Tx, clientId: string, as: string, make: () => Promise<T>): Promise<T> =>
   under(parts, tx, `${clientId} ${as}`, await stampOf(tx, clientId), make);

@@ -127,9 +127,18 @@ export function cautionsOnStep(input: PlanInput, session: number, step: Step): s
 
 const sentence = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
 
+const free = new WeakMap<PlanInput, PlanInput>();
+
+/** The same series without any caution; one for each, so that what is asked of it is answered once. */
+function freed(input: PlanInput): PlanInput {
+  const made = free.get(input) ?? { ...input, cautions: [], pressureCeiling: 10, pressureMost: 10 };
+  free.set(input, made);
+  return made;
+}
+
 /** Work that would be of use in a session and is held back by cautions, by reason: the most reasons first. */
 export function heldBack(input: PlanInput, session: number): { reason: string; techniques: string[] }[] {
-  const free = candidates({ ...input, cautions: [], pressureCeiling: 10, pressureMost: 10 }, session);
+  const free = candidates(freed(input), session);
   const byReason = new Map<string, string[]>();
   for (const technique of free) {
     const { no } = verdictIn(technique, session, input);

@@ -124,6 +124,7 @@ type Known = {
   positions: Position[][];
   /** What prepares a technique in a region, among everything that may be planned. */
   covers: Map<Technique, Map<RegionKey, readonly Technique[]>>;
+  candidates: Map<number, readonly Technique[]>;
 };
 const known = new WeakMap<PlanInput, Known>();
 
@@ -164,6 +165,7 @@ function knownOf(input: PlanInput): Known {
     verdicts: cautions.map(() => new Map()),
     positions: cautions.map(positionsLeft),
     covers: new Map(),
+    candidates: new Map(),
   };
   known.set(input, made);
   return made;
@@ -304,7 +306,14 @@ export function offeredIn(input: PlanInput): readonly Technique[] {
 }
 
 /** Techniques that are of use in a session: eligible, reaching its territory or a target, and not without preparation. */
-export function candidates(input: PlanInput, session: number): Technique[] {
+export function candidates(input: PlanInput, session: number): readonly Technique[] {
+  const { candidates: all } = knownOf(input);
+  const found = all.get(session) ?? candidatesAnew(input, session);
+  all.set(session, found);
+  return found;
+}
+
+function candidatesAnew(input: PlanInput, session: number): Technique[] {
   const template = sessionsOf(input)[session]!;
   // an arc is what it is: nothing has to be found for it, and nothing in it needs preparation
   if (template.arc) return catalogue.filter((technique) => !whyNot(technique, session, input));

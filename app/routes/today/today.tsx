@@ -17,12 +17,15 @@ import { judgedOf } from "~app/server/client/screening.server";
 import { momentsOfClient } from "~app/server/client/readings.server";
 import { sessionsOfSeries } from "~app/server/client/plan-input.server";
 import { inSession } from "~app/server/request/session.server";
+import { partOf } from "~app/server/known.server";
 import { today } from "~app/server/today.server";
 import { weekday } from "~app/ui/dates";
 import { Empty, Page } from "~app/ui/page";
 import { getClient } from "~data/clients";
 import { seriesOf } from "~data/series";
-import { unfinishedVisits, visitsOfNextDay } from "~data/visits";
+import type { Tx } from "~data/database";
+import type { Practitioner } from "~data/practitioners";
+import { unfinishedVisits, visitsOfNextDay, type Visit } from "~data/visits";
 
 export const meta: Route.MetaFunction = () => [{ title: "Today · Ember Path" }];
 
@@ -33,7 +36,28 @@ export function loader({ context }: Route.LoaderArgs) {
     // all of the day: whoever is left out here is met unprepared
     const shown = await visitsOfNextDay(tx, day, ahead);
     const briefs = [];
-    for (const visit of shown) {
+    for (const visit of shown) briefs.push(await briefOf(tx, visit, practitioner, day));
+    return {
+      day,
+      briefs,
+      name: practitioner.name.split(" ")[0]!,
+      unfinished: (await unfinishedVisits(tx)).map(({ id, clientId, clientName, ordinal }) => ({
+        id,
+        clientId,
+        clientName,
+        ordinal,
+      })),
+    };
+  });
+}
+
+/** What whoever gives a visit wants in mind before it. */
+const briefOf = (tx: Tx, visit: Visit, practitioner: Practitioner, day: string) =>
+  partOf(
+    tx,
+    visit.clientId,
+    `brief ${visit.id} ${visit.ordinal} ${visit.onDate} ${day} ${JSON.stringify(practitioner.settings.school)}`,
+    async () => {
       const client = await getClient(tx, visit.clientId);
       const series = await seriesOf(tx, client.id);
       const moments = await momentsOfClient(tx, client.id);
@@ -47,7 +71,7 @@ export function loader({ context }: Route.LoaderArgs) {
           : [];
       const kept = keptBetween(moments, (latest?.ordinal ?? 1) - 1);
       const template = series && sessionsOfSeries(series)[visit.ordinal - 1];
-      briefs.push({
+      return {
         visitId: visit.id,
         clientId: client.id,
         ordinal: visit.ordinal,
@@ -71,21 +95,9 @@ export function loader({ context }: Route.LoaderArgs) {
             `${changeNames(clear)[i]} ${formatDifference(change.first, change)}, ${directionWords(change.direction)}`,
         ),
         kept: kept ? keptWords(kept) : null,
-      });
-    }
-    return {
-      day,
-      briefs,
-      name: practitioner.name.split(" ")[0]!,
-      unfinished: (await unfinishedVisits(tx)).map(({ id, clientId, clientName, ordinal }) => ({
-        id,
-        clientId,
-        clientName,
-        ordinal,
-      })),
-    };
-  });
-}
+      };
+    },
+  );
 
 export default function Today({ loaderData: { day, briefs, unfinished, name } }: Route.ComponentProps) {
   const here = briefs.filter((brief) => brief.onDate === day);

@@ -26,7 +26,9 @@ export function judgedOf(
 ): Promise<Judged[]> {
   const school = { ...usualSchool, ...practitioner.settings.school };
   if (then) return judgedBy(tx, client, school, then);
-  return partOf(tx, client.id, `judged ${JSON.stringify(school)}`, () => judgedBy(tx, client, school));
+  return partOf(tx, client.id, `judged ${client.version} ${JSON.stringify(school)}`, () =>
+    judgedBy(tx, client, school),
+  );
 }
 
 async function judgedBy(tx: Tx, client: Client, school: School, then?: string): Promise<Judged[]> {
