@@ -14,6 +14,7 @@ main(async () => {
     "stand",
     "plan",
     "pages",
+    "felt",
     "history",
     "table",
     "light",
