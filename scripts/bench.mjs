@@ -21,6 +21,7 @@ main(async () => {
     "reading",
     "library",
     "scale",
+    "many",
   ])
     if (parts.length === 0 || parts.includes(part))
       await step(
