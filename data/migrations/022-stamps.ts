@@ -24,7 +24,7 @@ const table = `
 `;
 
 /** Where the client of a changed row is found, and which changed rows change what the practice shares. */
-type Stamped = { client?: "own" | "visit"; shared?: string };
+type Stamped = { client?: "own" | "visit" | "photo"; shared?: string };
 
 /** Rows of a visit at which somebody looked twice say how well hands repeat: the first looks among them, too. */
 const repeated = (name: string, again: (row: string) => string) =>
@@ -62,6 +62,7 @@ export const stamped: Record<string, Stamped> = {
   own_score: { client: "visit" },
   own_words: { client: "visit" },
   photo: { client: "visit", shared: repeated("photo", (row) => `${row}.standing > 1`) },
+  photo_file: { client: "photo" },
   restriction_grade: { client: "visit" },
   scar_rose: { client: "visit" },
   session_event: { client: "visit" },
@@ -69,33 +70,23 @@ export const stamped: Record<string, Stamped> = {
   trigger_point_felt: { client: "visit" },
 };
 
-/** Tables that no page is computed from: who is signed in where, and files that go with a row of their own. */
-export const unstamped = [
-  "auth_session",
-  "known_device",
-  "sign_in_attempt",
-  "handover",
-  "photo_file",
-  "stamp",
-  "client_word",
-];
+/** Tables that no page is computed from: who is signed in where, and what others are found by. */
+export const unstamped = ["auth_session", "known_device", "sign_in_attempt", "handover", "stamp", "client_word"];
 
 function triggers(name: string, { client, shared }: Stamped): string {
-  const whose = { own: "c.client_id", visit: "v.client_id" };
+  const found: Record<NonNullable<Stamped["client"]>, [of: string, from: string]> = {
+    own: ["c.client_id", "changed c"],
+    visit: ["v.client_id", "changed c join visit v on (v.practice_id, v.id) = (c.practice_id, c.visit_id)"],
+    photo: [
+      "v.client_id",
+      `changed c join photo p on (p.practice_id, p.id) = (c.practice_id, c.photo_id)
+       join visit v on (v.practice_id, v.id) = (p.practice_id, p.visit_id)`,
+    ],
+  };
   const put = (of: string, from: string) => `
     insert into stamp (practice_id, of) select distinct c.practice_id, ${of} from ${from} order by 2
       on conflict (practice_id, of) do update set at = excluded.at;`;
-  const ofClient =
-    name === "client"
-      ? put("c.id", "changed c")
-      : client
-        ? put(
-            whose[client],
-            client === "visit"
-              ? "changed c join visit v on (v.practice_id, v.id) = (c.practice_id, c.visit_id)"
-              : "changed c",
-          )
-        : "";
+  const ofClient = name === "client" ? put("c.id", "changed c") : client ? put(...found[client]) : "";
   return `
   create function stamp_${name}() returns trigger language plpgsql as $$
   begin${ofClient}${shared ? put("c.practice_id", `changed c where ${shared}`) : ""}
