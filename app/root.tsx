@@ -5,7 +5,7 @@ import headingLetters from "@fontsource-variable/bricolage-grotesque/files/brico
 import CssBaseline from "@mui/material/CssBaseline";
 import { THEME_ID } from "@mui/material/styles";
 import { ThemeProvider } from "@mui/system";
-import { lazy, Suspense, type ReactNode } from "react";
+import { lazy, Suspense, type ComponentType, type ReactNode } from "react";
 import { Links, Meta, Outlet, Scripts, ScrollRestoration, useMatches, useRouteLoaderData } from "react-router";
 import type { Route } from "./+types/root";
 import { nonceContext } from "./nonce";
@@ -80,7 +80,16 @@ export default function Root() {
   );
 }
 
-const FaultPage = lazy(() => import("./ui/fault-page"));
+/** Where a fault's page cannot be fetched: the network is what failed. */
+const Unreachable = () => (
+  <main className="page">
+    <h1>No connection</h1>
+    <p>Everything you had confirmed is stored. Load the page again when the network is back.</p>
+  </main>
+);
+const FaultPage = lazy((): Promise<{ default: ComponentType<{ error: unknown }> }> =>
+  import("./ui/fault-page").catch(() => ({ default: Unreachable })),
+);
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
   useReloadForUnknown(error);

@@ -1,5 +1,7 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
+import { signIn } from "./before";
+import { accessible } from "./helpers";
 import { firstPage } from "../bench/first-page";
 
 test("the first page asks for little: 160 kB of JavaScript in a dozen files, its letters at once, all kept for good", async ({
@@ -17,6 +19,26 @@ test("the first page asks for little: 160 kB of JavaScript in a dozen files, its
   for (const href of letters) expect(styles).toContain(href);
   for (const asset of [...names, ...letters])
     expect((await request.get(asset)).headers()["cache-control"]).toBe("public, max-age=31536000, immutable");
+});
+
+test("what cannot be fetched any more takes no page down: it says so, and is there after loading again", async ({ page }) => {
+  await signIn(page);
+  await page.route(/\/assets\/(notice|fault-page|command-box)-/, (route) => route.abort());
+  await page.goto("/clients");
+  await expect(async () => {
+    await page.keyboard.press("Control+k");
+    await expect(page.getByRole("alert")).toContainText("No connection", { timeout: 1000 });
+  }).toPass();
+  await accessible(page);
+  await page.getByRole("alert").getByRole("button", { name: "Close" }).click();
+  await expect(page.getByRole("heading", { level: 1, name: "Clients" })).toBeVisible();
+  await page.unroute(/\/assets\/(notice|fault-page|command-box)-/);
+  // a browser does not ask again for a script that failed, before the page is loaded anew
+  await page.reload();
+  await expect(async () => {
+    await page.keyboard.press("Control+k");
+    await expect(page.getByRole("dialog", { name: "Jump to" })).toBeVisible({ timeout: 1000 });
+  }).toPass();
 });
 
 test("no development build is served, nor runs on the server", () => {

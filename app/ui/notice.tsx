@@ -1,7 +1,9 @@
 import Alert from "@mui/material/Alert";
 import Button from "@mui/material/Button";
 import Snackbar from "@mui/material/Snackbar";
-import type { Notice } from "./notices";
+
+export type Options = { severity?: "info" | "error"; undo?: () => void; again?: () => void };
+export type Notice = Options & { key: number; text: string };
 
 /** One notice at the foot of the page, with the way back or on that it offers. */
 export default function ShownNotice({ notice, close }: { notice: Notice; close: () => void }) {

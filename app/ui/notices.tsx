@@ -1,15 +1,35 @@
 import { createContext, lazy, Suspense, useCallback, useContext, useEffect, useState, type ReactNode } from "react";
 import { unsent } from "./keep-typed";
+import type { Notice, Options } from "./notice";
 import { onOtherTabs } from "./other-tabs";
 
-type Options = { severity?: "info" | "error"; undo?: () => void; again?: () => void };
-export type Notice = Options & { key: number; text: string };
 type Notify = (text: string, options?: Options) => void;
 
 const NotifyContext = createContext<Notify>(() => undefined);
 
+/** What a notice says where it cannot be drawn as usual: the network went before the page was at rest. */
+const Bare = ({ notice: { text, again, undo }, close }: { notice: Notice; close: () => void }) => (
+  <div role="alert" className="notice-bare">
+    {text}
+    {(undo ?? again) && (
+      <button
+        type="button"
+        className="plain-button"
+        onClick={() => {
+          (undo ?? again)!();
+          close();
+        }}
+      >
+        {undo ? "Undo" : "Load again"}
+      </button>
+    )}
+    <button type="button" className="plain-button" onClick={close}>
+      Close
+    </button>
+  </div>
+);
 const drawing = () => import("./notice");
-const Shown = lazy(drawing);
+const Shown = lazy(() => drawing().catch(() => ({ default: Bare })));
 
 /** Says what was just done, with a way back where there is one. */
 export const useNotify = (): Notify => useContext(NotifyContext);
@@ -21,12 +41,11 @@ export function Notices({ children }: { children: ReactNode }) {
     (text, options = {}) => setNotice((last) => ({ key: (last?.key ?? 0) + 1, text, ...options })),
     [],
   );
-  // what a notice is drawn with comes when the page is at rest: without a network it could not be fetched
+  // what notices and faults are drawn with is there before it is needed: without a network it could not be fetched. Only
+  // the first page of all waits until it is at rest.
   useEffect(() => {
-    const timer = window.setTimeout(
-      () => void Promise.all([drawing(), import("./fault-page")]).catch(() => undefined),
-      2000,
-    );
+    const fetchThem = () => void Promise.all([drawing(), import("./fault-page")]).catch(() => undefined);
+    const timer = window.setTimeout(fetchThem, window.location.pathname === "/sign-in" ? 2000 : 0);
     return () => window.clearTimeout(timer);
   }, []);
   useEffect(() => {

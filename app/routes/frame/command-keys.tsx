@@ -1,26 +1,29 @@
-import { lazy, Suspense, useEffect, useState } from "react";
+import { useEffect, useState, type ComponentType } from "react";
+import { unsent } from "~app/ui/keep-typed";
 
-const CommandBox = lazy(() => import("./command-box"));
+type Box = ComponentType<{ open: "jump" | "keys"; close: () => void }>;
 
-/** Hears Ctrl+K and ?; what they open is loaded then. */
+/** Hears Ctrl+K and ?; what they open is loaded then, and where it cannot be, that is said. */
 export function CommandKeys() {
   const [open, setOpen] = useState<"jump" | "keys" | null>(null);
+  const [CommandBox, setBox] = useState<Box>();
   useEffect(() => {
+    const show = (what: "jump" | "keys") => {
+      setOpen(what);
+      import("./command-box").then(
+        (loaded) => setBox(() => loaded.default),
+        () => window.dispatchEvent(new Event(unsent)),
+      );
+    };
     const onKey = (event: KeyboardEvent) => {
       const typing = (event.target as HTMLElement).closest?.("input, textarea, [contenteditable]");
       if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "k") {
         event.preventDefault();
-        setOpen("jump");
-      } else if (event.key === "?" && !typing) setOpen("keys");
+        show("jump");
+      } else if (event.key === "?" && !typing) show("keys");
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
   }, []);
-  return (
-    open && (
-      <Suspense>
-        <CommandBox open={open} close={() => setOpen(null)} />
-      </Suspense>
-    )
-  );
+  return open && CommandBox && <CommandBox open={open} close={() => setOpen(null)} />;
 }

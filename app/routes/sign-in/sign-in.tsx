@@ -4,7 +4,8 @@ import InputLabel from "@mui/material/InputLabel";
 import OutlinedInput, { type OutlinedInputProps } from "@mui/material/OutlinedInput";
 import Typography from "@mui/material/Typography";
 import { styled, useTheme } from "@mui/material/styles";
-import { lazy, Suspense } from "react";
+import { lazy, Suspense, type ComponentType } from "react";
+import type { AlertProps } from "@mui/material/Alert";
 import { data, Form, redirect, useNavigation } from "react-router";
 import { object, string } from "yup";
 import type { Route } from "./+types/sign-in";
@@ -124,7 +125,9 @@ export default function SignIn({ loaderData, actionData }: Route.ComponentProps)
   );
 }
 
-const Alert = lazy(() => import("@mui/material/Alert"));
+const Alert = lazy((): Promise<{ default: ComponentType<AlertProps> }> =>
+  import("@mui/material/Alert").catch(() => ({ default: ({ children }) => <div role="alert">{children}</div> })),
+);
 
 /** As a large button elsewhere, without what buttons bring along. */
 const Enter = styled("button")(({ theme }) => ({
