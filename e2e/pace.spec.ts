@@ -21,7 +21,9 @@ test("the first page asks for little: 160 kB of JavaScript in a dozen files, its
     expect((await request.get(asset)).headers()["cache-control"]).toBe("public, max-age=31536000, immutable");
 });
 
-test("what cannot be fetched any more takes no page down: it says so, and is there after loading again", async ({ page }) => {
+test("what cannot be fetched any more takes no page down: it says so, and is there after loading again", async ({
+  page,
+}) => {
   await signIn(page);
   await page.route(/\/assets\/(notice|fault-page|command-box)-/, (route) => route.abort());
   await page.goto("/clients");
