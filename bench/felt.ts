@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
-import { chromium, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
+import { launch } from "./in-browser";
 import { quantile, report } from "./report";
 import { ruben, withServer } from "./server";
 
@@ -25,10 +26,7 @@ type Window = { felt: { paint: number; event: number } };
 const told = (page: Page) => page.evaluate(() => (window as unknown as Window).felt);
 
 async function walk(base: string): Promise<{ felt: Felt[]; solving: number }> {
-  const browser = await chromium.launch({
-    executablePath: "/usr/bin/chromium",
-    args: ["--no-sandbox", "--disable-gpu", "--disable-dev-shm-usage"],
-  });
+  const browser = await launch();
   try {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: base });
     const page = await context.newPage();

@@ -1,11 +1,15 @@
 import { chromium, type Browser, type Page } from "@playwright/test";
 
-/** A real browser at the bench's server, signed in, for as long as `work` takes. */
-export async function inBrowser<T>(base: string, work: (page: Page, browser: Browser) => Promise<T>): Promise<T> {
-  const browser = await chromium.launch({
+/** Debian's own, as it runs here. */
+export const launch = (): Promise<Browser> =>
+  chromium.launch({
     executablePath: "/usr/bin/chromium",
     args: ["--no-sandbox", "--disable-gpu", "--disable-dev-shm-usage"],
   });
+
+/** A real browser at the bench's server, signed in, for as long as `work` takes. */
+export async function inBrowser<T>(base: string, work: (page: Page, browser: Browser) => Promise<T>): Promise<T> {
+  const browser = await launch();
   try {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: base });
     const page = await context.newPage();

@@ -5,6 +5,7 @@ import { cpus, tmpdir } from "node:os";
 import { join } from "node:path";
 import autocannon from "autocannon";
 import { kiln, within } from "./probe/practices";
+import { common } from "./probe/proxy";
 import { report } from "./report";
 import {
   cpuSeconds,
@@ -46,18 +47,7 @@ log_stats = 0
 `;
 
 const balancer = (port: number, servers: readonly number[]) => `
-global
-  maxconn 500
-defaults
-  mode http
-  timeout connect 2s
-  timeout check 3s
-  timeout client 240s
-  timeout server 240s
-  option redispatch
-  retries 3
-  retry-on conn-failure
-frontend all
+${common}frontend all
   bind 127.0.0.1:${port}
   default_backend ember
 backend ember

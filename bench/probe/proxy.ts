@@ -11,9 +11,8 @@ import { end, freePort, pause, serve } from "../server";
 
 export const haproxy = ["/usr/sbin/haproxy", "/usr/bin/haproxy"].find((path) => existsSync(path));
 
-/** A TLS proxy before several processes: certificate, checks of readiness, addresses told onward. As in the README. */
-const config = (port: number, pem: string, servers: readonly number[]) => `
-global
+/** What every haproxy of ours has: no request is tried again that a process may have begun to answer. */
+export const common = `global
   maxconn 500
 defaults
   mode http
@@ -24,7 +23,11 @@ defaults
   option redispatch
   retries 3
   retry-on conn-failure
-frontend tls
+`;
+
+/** A TLS proxy before several processes: certificate, checks of readiness, addresses told onward. As in the README. */
+const config = (port: number, pem: string, servers: readonly number[]) => `
+${common}frontend tls
   bind 127.0.0.1:${port} ssl crt ${pem}
   http-request set-header X-Forwarded-Proto https
   option forwardfor
