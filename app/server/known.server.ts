@@ -56,7 +56,10 @@ export function known<T>(
     search.delete("_routes");
     search.sort();
     if (search.toString().length > mostSearch) return work(session);
-    const stamp = [await stampOf(tx, clientId), today(), await also(tx, clientId)].join(" ");
+    // who asks was found before the stamp was: a change of theirs may have come between
+    const { settings, library, name, practiceName } = practitioner;
+    const own = JSON.stringify([settings, library, name, practiceName]);
+    const stamp = [await stampOf(tx, clientId), today(), own, await also(tx, clientId)].join(" ");
     return under(pages, tx, `${practitioner.id} ${clientId} ${as} ${search.toString()}`, stamp, () => work(session));
   });
 }
