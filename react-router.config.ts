@@ -3,6 +3,8 @@ import type { Config } from "@react-router/dev/config";
 export default {
   appDirectory: "app",
   ssr: true,
+  // two programs, index and work: see vite.config.ts
+  serverBuildFile: "[name].js",
   future: {
     v8_middleware: true,
     v8_splitRouteModules: true,

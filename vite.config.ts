@@ -3,7 +3,7 @@ import { reactRouter } from "@react-router/dev/vite";
 import { defineConfig } from "vite";
 import { copyPoseModel } from "./scripts/lib/pose-model.mjs";
 
-const external = ["express", "highs", "knex", "pg", "sharp", "@node-rs/argon2", "pino", "compression"];
+const external = ["express", "highs", "knex", "pg", "pg-boss", "sharp", "@node-rs/argon2", "pino", "compression"];
 
 const inRouter = (file: string) =>
   fileURLToPath(new URL(`./node_modules/react-router/dist/production/${file}`, import.meta.url));
@@ -50,7 +50,7 @@ export default defineConfig(({ command }) => {
     // self-locating packages stay outside.
     ssr: command === "build" ? { noExternal: true as const, external } : { external },
     environments: {
-      ssr: { build: { rollupOptions: { input: "./app/server.ts" } } },
+      ssr: { build: { rollupOptions: { input: { index: "./app/server.ts", work: "./app/work.ts" } } } },
       client: { build: { rolldownOptions: { output: { codeSplitting: { groups } } } } },
     },
     optimizeDeps: {

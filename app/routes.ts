@@ -53,6 +53,7 @@ export default [
     ]),
     route("clients/:clientId/path/input", "routes/client/path/input.ts"),
     route("clients/:clientId/cautions", "routes/client/cautions/cautions.ts"),
+    route("clients/:clientId/jobs", "routes/client/jobs/jobs.ts"),
     route("clients/:clientId/table/:visitId", "routes/client/table/events.ts"),
     ...prefix("clients/:clientId/photos", [
       route("upload", "routes/client/stand/upload.ts"),

@@ -113,6 +113,12 @@ export function memory(pid: number): { now: number; peak: number } {
   return { now: of("VmRSS"), peak: of("VmHWM") };
 }
 
+/** A process and the processes it started that are still there. */
+export const family = (pid: number): number[] => [
+  pid,
+  ...readFileSync(`/proc/${pid}/task/${pid}/children`, "utf8").trim().split(" ").filter(Boolean).map(Number),
+];
+
 /** CPU that processes, and children of theirs that ended, have used so far, in seconds. */
 export const cpuSeconds = (pids: readonly number[]): number =>
   pids.reduce((sum, pid) => {

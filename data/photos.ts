@@ -79,7 +79,8 @@ export const putAsideOf = (tx: Tx, clientId: string): Promise<Photo[]> =>
 
 /**
  * Stores a picture (already checked, stripped and re-encoded) under an id the client made. An earlier picture of the
- * same visit, moment, view and standing is kept aside, so that replacing it can be undone.
+ * same visit, moment, view and standing is kept aside, so that replacing it can be undone. `sentAt`: when it was sent,
+ * where that was before now: of two pictures the one that was sent last stays.
  */
 export async function addPhoto(
   tx: Tx,
@@ -92,20 +93,21 @@ export async function addPhoto(
     setup: PhotoSetup;
     marks: Marks;
     markedBy?: string;
+    sentAt?: Date;
   },
   file: { mime: string; bytes: Buffer; thumb: Buffer },
 ): Promise<void> {
-  const again = await tx("photo").where({ id: photo.id }).first<{ visit_id: string } | undefined>("visit_id");
-  if (again) {
-    if (again.visit_id !== photo.visitId) throw new Stale("photo");
-    return;
-  }
+  if (await isTakenIn(tx, photo.id, photo.visitId)) return;
   const standing = photo.standing ?? 1;
-  await tx("photo")
-    .where({ visit_id: photo.visitId, moment: photo.moment, view: photo.view, standing })
-    .whereNull("replaced_at")
-    .update({ replaced_at: tx.fn.now() });
+  const sentAt = photo.sentAt ?? tx.fn.now();
+  const there = () =>
+    tx("photo")
+      .where({ visit_id: photo.visitId, moment: photo.moment, view: photo.view, standing })
+      .whereNull("replaced_at");
+  await there().where("created_at", "<=", sentAt).update({ replaced_at: tx.fn.now() });
   await tx("photo").insert({
+    created_at: sentAt,
+    replaced_at: (await there().first("id")) ? tx.fn.now() : null,
     id: photo.id,
     visit_id: photo.visitId,
     moment: photo.moment,
@@ -118,6 +120,13 @@ export async function addPhoto(
     marked_by: photo.markedBy ?? null,
   });
   await tx("photo_file").insert({ photo_id: photo.id, mime: file.mime, bytes: file.bytes, thumb: file.thumb });
+}
+
+/** Whether a picture of this id is there already; throws Stale where it is another visit's. */
+export async function isTakenIn(tx: Tx, id: string, visitId: string): Promise<boolean> {
+  const there = await tx("photo").where({ id }).first<{ visit_id: string } | undefined>("visit_id");
+  if (there && there.visit_id !== visitId) throw new Stale("photo");
+  return there !== undefined;
 }
 
 /** A client's picture, or its small version, with the visit it belongs to. */
@@ -177,8 +186,9 @@ export async function deletePhoto(tx: Tx, clientId: string, id: string): Promise
   if (!gone) throw new NotFound("photo");
 }
 
-/** Deletes every picture of a client for good and leaves what was measured from them. Returns how many there were. */
+/** Deletes every picture of a client for good, those that wait to be taken in among them, and leaves what was measured from them. Returns how many there were. */
 export async function deletePictures(tx: Tx, clientId: string): Promise<number> {
+  await tx("job").where({ client_id: clientId, kind: "picture" }).del();
   const ids = tx("photo as p").join("visit as v", "v.id", "p.visit_id").where("v.client_id", clientId).select("p.id");
   return tx("photo_file").whereIn("photo_id", ids).del();
 }

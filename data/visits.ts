@@ -158,6 +158,7 @@ export async function loadsStamp(tx: Tx, butClient: string, from: string): Promi
 async function hasRecords(tx: Tx, visitId: string): Promise<boolean> {
   for (const table of [
     "photo",
+    "job",
     "restriction_grade",
     "scar_rose",
     "trigger_point_felt",

@@ -1,7 +1,8 @@
-import { spawn, type ChildProcess } from "node:child_process";
+import { execSync, spawn, type ChildProcess } from "node:child_process";
 import { randomUUID } from "node:crypto";
 import { expect, test } from "@playwright/test";
 import pg from "pg";
+import sharp from "sharp";
 
 /** Servers of this test's own, on a database of its own, so that they can be killed. */
 async function serve(port: number, env: Record<string, string>): Promise<ChildProcess> {
@@ -32,6 +33,11 @@ test("a server killed in mid-session loses nothing, and what was pressed meanwhi
   const env = {
     APP_DATABASE_URL: at(process.env.APP_DATABASE_URL!),
     OWNER_DATABASE_URL: at(process.env.OWNER_DATABASE_URL!),
+  };
+  const query = async (sql: string) => {
+    const own = new pg.Client(at(urls.super));
+    await own.connect();
+    return (await own.query(sql).finally(() => own.end())).rows as unknown[];
   };
   const port = 20_000 + Math.floor(Math.random() * 20_000);
   let server = await serve(port, env);
@@ -85,14 +91,33 @@ test("a server killed in mid-session loses nothing, and what was pressed meanwhi
     await expect(page.getByText(/kept here|Being kept/)).toHaveCount(0);
     await page.reload();
     await expect(page.getByRole("button", { name: /^Ankle bones clearly right short/ })).toBeVisible();
-    const kept = new pg.Client(at(urls.super));
-    await kept.connect();
-    const { rows } = await kept.query(
+    const rows = await query(
       "select e.id from table_event e join visit v on v.id = e.visit_id where v.ordinal = 5 and e.body->>'value' = '-2'",
     );
-    await kept.end();
     // what was pressed while it was down is there, once
     expect(rows).toHaveLength(1);
+
+    // whoever takes pictures in is killed just as one is sent: another begins, and the picture that was accepted is there
+    const workers = () => execSync(`pgrep -P ${server.pid} -f scripts/work.mjs || true`).toString().trim().split("\n");
+    process.kill(Number(workers()[0]), "SIGKILL");
+    const picture = randomUUID();
+    const [{ visit_id: visit }] = (await query(
+      "select visit_id from photo p join visit v on v.id = p.visit_id where v.ordinal = 5 limit 1",
+    )) as [{ visit_id: string }];
+    const client = `${home}/clients/5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e01`;
+    const sent = await page.request.post(
+      `${client}/photos/upload?id=${picture}&visit=${visit}&moment=after&view=front&stickLength=1800&cameraDistance=3000&cameraHeight=950`,
+      {
+        data: await sharp({ create: { width: 400, height: 600, channels: 3, background: "#cbb" } })
+          .jpeg()
+          .toBuffer(),
+        headers: { "Sec-Fetch-Site": "same-origin", "Content-Type": "application/octet-stream" },
+      },
+    );
+    expect(sent.status()).toBe(202);
+    await page.goto(`${client}/assess/stand?visit=5&moment=after&view=front`);
+    await expect(page.getByRole("application", { name: /Photograph to mark/ })).toBeVisible();
+    expect((await page.request.get(`${client}/photos/${picture}`)).ok()).toBe(true);
 
     // a database that does not answer has a page of its own, and comes back by itself
     await admin.query(`alter database ${name} allow_connections false`);

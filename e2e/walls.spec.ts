@@ -53,6 +53,7 @@ test("a second practice's practitioner gets “not found” for every address of
     ...stages.map((stage) => `/clients/${ruben}${stage}`),
     `/run/${first.visit}`,
     `/clients/${ruben}/photos/${first.photo}`,
+    `/clients/${ruben}/jobs`,
   ]) {
     const answer = await page.request.get(address);
     expect({ address, status: answer.status() }).toEqual({ address, status: 404 });
@@ -62,6 +63,7 @@ test("a second practice's practitioner gets “not found” for every address of
   for (const [address, data] of [
     [`/run/${first.visit}/events`, []],
     [`/clients/${ruben}/table/${first.visit}`, []],
+    [`/clients/${ruben}/jobs`, { id: randomUUID(), intent: "stop" }],
     [`/run/${first.visit}`, { intent: "nothing-changed", id: randomUUID() }],
     [`/clients/${ruben}/photos/${first.photo}`, { intent: "remove" }],
     [

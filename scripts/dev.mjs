@@ -37,6 +37,7 @@ main(async () => {
   await step("database and demo practice", async () =>
     (await (await load()).prepare(urls.owner, { demo: true, today: new Date().toISOString().slice(0, 10) })).join(", "),
   );
+  const finish = await (await vite.ssrLoadModule("./app/work.ts")).work(urls.app);
   const app = express();
   app.use(vite.middlewares);
   app.use(async (request, response, next) => {
@@ -51,6 +52,7 @@ main(async () => {
   const server = app.listen(port, "127.0.0.1", () => console.log(`\n  http://127.0.0.1:${port}\n`));
   const stop = async () => {
     server.closeAllConnections();
+    await finish();
     await vite.close();
     await urls.stop();
     process.exit(0);

@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import { Agent, get } from "node:http";
 import { connect as dial } from "node:net";
 import sharp from "sharp";
-import { memory, pause, post, ruben, signIn } from "../server";
+import { family, memory, pause, post, ruben, signIn } from "../server";
 import { quantile } from "../report";
 import { addresses } from "./practices";
 
@@ -315,8 +315,20 @@ export async function hostileFiles(
   const files = await oddFiles(size);
   const query = (id: string) =>
     `id=${id}&visit=${target.visitId}&moment=before&view=front&stickLength=1000&cameraDistance=3000&cameraHeight=950`;
+  const accepted: [name: string, id: string][] = [];
+  /** Waits until whatever was accepted is taken in or refused; those that were refused. */
+  const settled = async (): Promise<Set<string>> => {
+    for (;;) {
+      const answer = await fetch(`${base}/clients/${target.clientId}/jobs`, { headers: { Cookie: cookies[0]! } });
+      const { jobs } = (await answer.json()) as { jobs: { id: string; problem: string | null }[] };
+      result.peakMb = Math.max(result.peakMb, ...family(pid).map((each) => memory(each).peak));
+      if (jobs.every(({ problem }) => problem !== null)) return new Set(jobs.map(({ id }) => id));
+      await pause(200);
+    }
+  };
   const one = async (name: string, bytes: Buffer, cookie: string) => {
-    const path = `/clients/${target.clientId}/photos/upload?${query(randomUUID())}`;
+    const id = randomUUID();
+    const path = `/clients/${target.clientId}/photos/upload?${query(id)}`;
     const answer = await post(base, path, cookie, bytes, { "Content-Type": "application/octet-stream" }).catch(
       () => undefined,
     );
@@ -324,7 +336,7 @@ export async function hostileFiles(
     await answer?.text().catch(() => undefined);
     result.sent++;
     result.statuses[status] = (result.statuses[status] ?? 0) + 1;
-    if (answer?.ok) result.stored.push(name);
+    if (answer?.ok) accepted.push([name, id]);
     if (Number(status) >= 500 && status !== "503") result.faults.push(`${name}: ${status}`);
   };
   const all = Array.from({ length: size === "whole" ? 4 : 1 }, () => files).flat();
@@ -333,7 +345,8 @@ export async function hostileFiles(
   // the dearest one, ten at once
   const [dearest] = files;
   await Promise.all(Array.from({ length: 10 }, (_, k) => one(...dearest!, cookies[k % cookies.length]!)));
-  result.peakMb = memory(pid).peak;
+  const refused = await settled();
+  result.stored = accepted.filter(([, id]) => !refused.has(id)).map(([name]) => name);
   return result;
 }
 

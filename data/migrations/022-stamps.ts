@@ -24,7 +24,7 @@ const table = `
 `;
 
 /** Where the client of a changed row is found, and which changed rows change what the practice shares. */
-type Stamped = { client?: "own" | "visit" | "photo"; shared?: string };
+export type Stamped = { client?: "own" | "visit" | "photo"; shared?: string };
 
 /** Rows of a visit at which somebody looked twice say how well hands repeat: the first looks among them, too. */
 const repeated = (name: string, again: (row: string) => string) =>
@@ -71,9 +71,18 @@ export const stamped: Record<string, Stamped> = {
 };
 
 /** Tables that no page is computed from: who is signed in where, and what others are found by. */
-export const unstamped = ["auth_session", "known_device", "sign_in_attempt", "handover", "stamp", "client_word"];
+export const unstamped = [
+  "auth_session",
+  "known_device",
+  "sign_in_attempt",
+  "handover",
+  "stamp",
+  "client_word",
+  "job_file",
+];
 
-function triggers(name: string, { client, shared }: Stamped): string {
+/** Has every statement that writes to a table stamp what it changed. */
+export function stampTriggers(name: string, { client, shared }: Stamped): string {
   const found: Record<NonNullable<Stamped["client"]>, [of: string, from: string]> = {
     own: ["c.client_id", "changed c"],
     visit: ["v.client_id", "changed c join visit v on (v.practice_id, v.id) = (c.practice_id, c.visit_id)"],
@@ -139,7 +148,7 @@ export const stamps = {
   name: "022-stamps",
   up: (knex: Knex) =>
     knex.raw(
-      [table, ...Object.entries(stamped).map(([name, how]) => triggers(name, how)), session]
+      [table, ...Object.entries(stamped).map(([name, how]) => stampTriggers(name, how)), session]
         .join("\n")
         .replaceAll("?", "\\?"),
     ),

@@ -42,6 +42,10 @@ export const grants: Record<string, string> = {
   lay_look: "select, insert, delete",
   trainer_round: "select, insert, delete",
 
+  /** Work that is asked for goes when it is done, or not wanted any more. */
+  job: "select, insert, update, delete",
+  job_file: "select, insert, delete",
+
   session_event: "select, insert",
   table_event: "select, insert",
   history_version: "select, insert",
@@ -57,7 +61,7 @@ export const grants: Record<string, string> = {
 };
 
 /** Tables whose rows go with the row they belong to; everywhere else a reference holds its row fast. */
-export const goesWithParent = ["photo_file", "study_marking", "auth_session", "known_device"];
+export const goesWithParent = ["photo_file", "job_file", "study_marking", "auth_session", "known_device"];
 
 export const grantSql = () =>
   [

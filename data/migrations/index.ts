@@ -22,6 +22,7 @@ import { namedPlans } from "./020-named-plans";
 import { whoGives } from "./021-who-gives";
 import { stamps } from "./022-stamps";
 import { words } from "./023-words";
+import { jobs } from "./024-jobs";
 import { grantSql } from "./grants";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
@@ -49,6 +50,7 @@ const migrations: Migration[] = [
   whoGives,
   stamps,
   words,
+  jobs,
 ];
 
 /** Migrations are imported statically, so that the bundled server carries them. */

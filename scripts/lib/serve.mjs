@@ -1,4 +1,5 @@
 // Listens with the built application, and ends it so that nothing in flight is lost.
+import { fork } from "node:child_process";
 import { join } from "node:path";
 import { root, Stop } from "./steps.mjs";
 
@@ -13,8 +14,34 @@ export async function application() {
 }
 
 /**
+ * Keeps WORKERS (default 1) processes working on what is done outside of requests: one that ends is started again. They
+ * end with this process, however it ends. Answers with what ends them now.
+ */
+export function employ(count = Number(process.env.WORKERS ?? 1)) {
+  let over = false;
+  const hands = new Set();
+  const start = () => {
+    if (over) return;
+    const child = fork(join(root, "scripts/work.mjs"), { stdio: ["ignore", "inherit", "inherit", "ipc"] });
+    hands.add(child);
+    child.on("exit", () => {
+      hands.delete(child);
+      setTimeout(start, 1000).unref();
+    });
+  };
+  for (let i = 0; i < count; i++) start();
+  return async () => {
+    over = true;
+    const gone = [...hands].map((child) => new Promise((done) => child.once("exit", done)));
+    for (const child of hands) child.kill("SIGTERM");
+    await Promise.all(gone);
+  };
+}
+
+/**
  * Listens. On SIGTERM or SIGINT: says “not ready” for DRAIN_SECONDS (default 0), so that a balancer sends nothing new;
- * takes no new connections; answers what is in flight, for up to 30 seconds; closes the database; then `after`.
+ * takes no new connections; answers what is in flight, for up to 30 seconds; ends its workers when they have done what they
+ * have in hand; closes the database; then `after`.
  */
 export function listen({ app, drain, closeDatabase }, { port, host = "127.0.0.1", after = async () => undefined }) {
   return new Promise((resolve, reject) => {
@@ -23,6 +50,7 @@ export function listen({ app, drain, closeDatabase }, { port, host = "127.0.0.1"
     server.keepAliveTimeout = 75_000;
     server.headersTimeout = 80_000;
     server.requestTimeout = 240_000;
+    const dismiss = employ();
     let stopping = false;
     const stop = async () => {
       if (stopping) return;
@@ -33,7 +61,7 @@ export function listen({ app, drain, closeDatabase }, { port, host = "127.0.0.1"
       const patience = setTimeout(() => server.closeAllConnections(), 30_000);
       await over;
       clearTimeout(patience);
-      await closeDatabase();
+      await Promise.all([closeDatabase(), dismiss()]);
       await after();
       process.exit(0);
     };

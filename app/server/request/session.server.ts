@@ -5,7 +5,7 @@ import { sessionHours, type Practitioner } from "~data/practitioners";
 import { Body, readBody } from "./body.server";
 import { enter } from "./enter.server";
 import { answering, answerTo } from "./faults.server";
-import { pictures } from "./pictures.server";
+import { uploads } from "./uploads.server";
 import { bringLibrary, withLibrary } from "./library.server";
 import { notesOf } from "./request.server";
 
@@ -138,8 +138,8 @@ const attend: MiddlewareFunction<Response> = async ({ request, context, params }
         throw new Response("Not found", { status: 404, statusText: "this address" });
       if (request.method !== "GET" && request.method !== "HEAD") {
         await visitor.close(true);
-        // pictures are held in memory: how many at once is decided before the first byte of one is read
-        if (isUpload(request)) leave = pictures.enter(practiceId);
+        // files are held in memory: how many at once is decided before the first byte of one is read
+        if (isUpload(request)) leave = uploads.enter(practiceId);
         visitor.body = await readBody(request);
       }
       context.set(visitorContext, visitor);

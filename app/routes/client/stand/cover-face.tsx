@@ -8,11 +8,11 @@ import DialogTitle from "@mui/material/DialogTitle";
 import Slider from "@mui/material/Slider";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState, type KeyboardEvent, type PointerEvent } from "react";
-import type { Face } from "~data/photo-intake";
+import type { Face } from "./veil";
 
 const within = (value: number) => Math.min(1, Math.max(0, value));
 
-/** Where the face is, before a picture is stored: what lies under the round patch is not stored at all. */
+/** Where the face is, before a picture is sent: what lies under the round patch never leaves this device. */
 export function CoverFace({
   picture,
   busy,
@@ -58,8 +58,8 @@ export function CoverFace({
       <DialogTitle id="cover-title">Cover the face</DialogTitle>
       <DialogContent>
         <Typography sx={{ mb: 1.5 }}>
-          Drag the patch over the face. What lies under it is not stored, so ear and eye under it cannot be marked
-          afterwards: leave the ears free if you can.
+          Drag the patch over the face. What lies under it never leaves this device, so ear and eye under it cannot be
+          marked afterwards: leave the ears free if you can.
         </Typography>
         {error && (
           <Alert severity="error" role="alert" sx={{ mb: 1.5 }}>

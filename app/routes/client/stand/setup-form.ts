@@ -36,9 +36,6 @@ export const uploadSchema = setupSchema.concat(
       .oneOf(["before", "after"], "Moment: before or after.")
       .required("Moment: before or after."),
     standing: number().typeError("Standing: 1, 2 or 3.").oneOf([1, 2, 3], "Standing: 1, 2 or 3.").optional(),
-    face: string()
-      .matches(/^(0|1|0?\.\d+),(0|1|0?\.\d+),0?\.\d+$/, "Face: “${value}” is not a place in the picture.")
-      .optional(),
     view: string<View>()
       .oneOf(views, "View: front, back, left or right.")
       .required("View: front, back, left or right."),

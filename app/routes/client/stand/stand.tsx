@@ -20,13 +20,16 @@ import { validate } from "~app/validation";
 import { consentsOf } from "~data/consents";
 import { measurementsOf, saveMeasurement } from "~data/measurements";
 import { getClient } from "~data/clients";
+import { jobsOf } from "~data/jobs";
 import { deletePictures, photosOfClient, putAsideOf } from "~data/photos";
 import { ownFigures } from "~app/server/client/own-figures.server";
 import { Empty } from "~app/ui/page";
+import { useJobs } from "~app/ui/use-jobs";
 import { figureOf } from "~devices/camera/camera";
 import { stanceOf } from "~devices/camera/person";
 import { trueMetrics } from "~devices/camera/truth";
 import { ByHand } from "./by-hand";
+import { Incoming } from "./incoming";
 import { MarkPhoto } from "./mark-photo";
 import { measuredSchema } from "./measured-form";
 import { PutAside } from "./put-aside";
@@ -43,11 +46,14 @@ export function loader(asked: Route.LoaderArgs) {
   return known(asked, "stand", async ({ tx, practitioner }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, asked.request);
+    // before the pictures: one that is taken in between is in both lists, and not in neither
+    const jobs = await jobsOf(tx, client.id);
     const photos = await photosOfClient(tx, client.id);
     return {
       client,
       visit,
       photos,
+      jobs,
       putAside: await putAsideOf(tx, client.id),
       figures: await ownFigures(tx),
       me: practitioner.id,
@@ -86,6 +92,8 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
   // the standing that a picture is being taken of
   const [taking, setTaking] = useState<number | undefined>();
   const { revalidate } = useRevalidator();
+  const changed = () => void revalidate();
+  const jobs = useJobs(client.id, loaderData.jobs, changed);
   const view = views.find((each) => each === params.get("view")) ?? "front";
   const whole = params.get("view") === "whole";
   const ofVisit = photos.filter((photo) => photo.visitId === visit.id);
@@ -101,6 +109,14 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
   const standing = askedStanding >= 1 && askedStanding <= mostStandings ? askedStanding : 1;
   const taken = mayPicture === false ? [] : ofVisit.filter((each) => each.moment === moment && each.view === view);
   const photo = taken.find((each) => each.standing === standing);
+  const coming = jobs.some(
+    ({ problem, visitId, about }) =>
+      problem === null &&
+      visitId === visit.id &&
+      about.moment === moment &&
+      about.view === view &&
+      about.standing === standing,
+  );
   const unseen = mayPicture === false ? [...photos, ...putAside].filter((each) => each.pictured).length : 0;
   const set = (change: Record<string, string>) => {
     const next = new URLSearchParams(params);
@@ -156,7 +172,10 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
     return trueMetrics(figure.truth, what.view).get(id) ?? 0;
   };
   const hand =
-    !photo && taken.length === 0 && (mayPicture !== true || params.get("by") === "hand" || readings.length > 0);
+    !photo &&
+    !coming &&
+    taken.length === 0 &&
+    (mayPicture !== true || params.get("by") === "hand" || readings.length > 0);
   const nextPhoto =
     mayPicture !== false && ofVisit.find((each) => each.moment === moment && each.view === nextViewOf[view]);
   const nextUrl = nextPhoto && nextPhoto.pictured ? urlOf(nextPhoto.id) : undefined;
@@ -222,12 +241,13 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
             Take or choose a picture
           </Button>
         )}
-        {!whole && (photo || readings.length > 0) && (
+        {!whole && (photo || coming || readings.length > 0) && (
           <Button variant="contained" onClick={() => set({ view: nextView })}>
             {nextView === "whole" ? "Next: whole body" : `Next view: ${viewName[nextView].toLowerCase()}`}
           </Button>
         )}
       </Box>
+      <Incoming jobs={jobs} clientId={client.id} changed={changed} />
       {whole ? (
         <WholeBody
           readings={readings}
@@ -244,7 +264,7 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
           others={others}
           {...ofEarlier}
           earlierPhoto={earlierPhoto || undefined}
-          removed={() => void revalidate()}
+          removed={changed}
         />
       ) : hand ? (
         <WithoutPicture
@@ -264,11 +284,15 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
             angleOf={angleOf}
           />
         </WithoutPicture>
+      ) : coming ? (
+        <Empty title="The picture is being taken in">
+          It is kept, and goes on without this page: take the next view meanwhile.
+        </Empty>
       ) : (
         <Empty
           title={`No ${viewName[view].toLowerCase()} picture ${moment} visit ${visit.ordinal}${standing > 1 ? `, standing ${standing}` : ""}`}
           action={
-            <Box sx={{ display: "flex", gap: 1.5 }}>
+            <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.5, "& > *": { whiteSpace: "nowrap" } }}>
               <Button variant="contained" onClick={() => setTaking(standing)}>
                 Take or choose a picture
               </Button>
@@ -292,7 +316,7 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
         The band of a value covers placing of points, plumb, stick, camera and depth of this picture. Changes, sides
         from two pictures and targets count how differently one stands from one time to the next, too.
       </Typography>
-      {mayPicture !== false && <PutAside photos={putAside} clientId={client.id} changed={() => void revalidate()} />}
+      {mayPicture !== false && <PutAside photos={putAside} clientId={client.id} changed={changed} />}
       {taking !== undefined && (
         <TakePhoto
           client={client}
@@ -307,7 +331,7 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
             setTaking(undefined);
             if (done) {
               set({ view, moment, standing: String(taking) });
-              void revalidate();
+              changed();
             }
           }}
         />

@@ -22,13 +22,13 @@ import { usualDots } from "~devices/camera/dots";
 import { stanceOf } from "~devices/camera/person";
 import { seedOf } from "~core/random";
 import type { Posture } from "~devices/camera/posture";
-import type { Face } from "~data/photo-intake";
 import type { StandSetup } from "~data/practitioners";
 import type { Visit } from "~data/visits";
 import type { CameraWorker } from "~app/workers/camera.worker";
 import { CameraDials } from "./camera-dials";
 import { CoverFace } from "./cover-face";
 import { setupSchema } from "./setup-form";
+import { veil } from "./veil";
 
 /** Until a set-up was noted once. */
 const usualSetup: StandSetup = { stickLength: 1800, cameraDistance: 3000, cameraHeight: 950, stickBehind: 0 };
@@ -90,7 +90,7 @@ export function TakePhoto({
   const [id] = useState(() => crypto.randomUUID());
   useEffect(() => () => worker.current?.terminate(), []);
 
-  const upload = async (body: Blob, face?: Face) => {
+  const upload = async (body: Blob) => {
     const query = new URLSearchParams({
       id,
       visit: visit.id,
@@ -101,7 +101,6 @@ export function TakePhoto({
       dotted: String(dotted),
       ...setup,
     });
-    if (face) query.set("face", [face.x, face.y, face.r].map((value) => value.toFixed(4)).join());
     // the lay figure is as tall as it was made
     if (tab === "camera") query.set("stature", String(Math.round(posture.stature)));
     const send = () =>
@@ -111,7 +110,7 @@ export function TakePhoto({
         headers: { "Content-Type": "application/octet-stream" },
       });
     let response = await send();
-    // other pictures are being taken in: this one waits its turn
+    // others are being sent: this one waits its turn
     for (let again = 0; response.status === 503 && again < 4; again++) {
       await new Promise((resolve) => setTimeout(resolve, 1500 * 2 ** again));
       response = await send();
@@ -178,7 +177,7 @@ export function TakePhoto({
         busy={busy}
         error={error}
         back={() => setTaken(undefined)}
-        store={(face) => void run(() => upload(taken, face))}
+        store={(face) => void run(async () => upload(await veil(taken, face)))}
       />
     );
 
@@ -249,7 +248,7 @@ export function TakePhoto({
         />
         <FormControlLabel
           control={<Checkbox checked={blur} onChange={(_, on) => setBlur(on)} />}
-          label="Cover the face before it is stored"
+          label="Cover the face before it is sent"
         />
         {busy && (
           <LinearProgress variant="determinate" value={progress} aria-label="Taking the picture" sx={{ mt: 2 }} />
