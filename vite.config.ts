@@ -26,12 +26,12 @@ const groups = [
   },
   {
     name: "base",
-    test: /node_modules\/(@mui\/material\/(styles|utils|zero-styled|colors|transitions|Box|Typography|CssBaseline|GlobalStyles|FormControl|FormLabel|InputLabel|InputBase|OutlinedInput|TextareaAutosize|InitColorSchemeScript|internal))\//,
+    test: /node_modules\/(@mui\/material\/(styles|utils|zero-styled|colors|transitions|CssBaseline|GlobalStyles|FormControl|FormLabel|InputLabel|InputBase|OutlinedInput|TextareaAutosize|InitColorSchemeScript|internal))\//,
     priority: 7,
   },
   {
     name: "first",
-    test: /\/(app\/(root|ui\/(theme|notices|keep-typed|other-tabs|emotion|reload-for-unknown|mark))|core\/shelf)\.tsx?/,
+    test: /\/(app\/(root|ui\/(theme|notices|box|keep-typed|other-tabs|emotion|reload-for-unknown|mark))|core\/shelf)\.tsx?/,
     priority: 6,
   },
   { name: "menus", test: packages("@mui/material"), priority: 5, minShareCount: 4 },

@@ -1,7 +1,6 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { isRouteErrorResponse } from "react-router";
+import { Box, Typography } from "~app/ui/box";
 import { Mark } from "./mark";
 
 /** What happened, what was kept, what to do: for every fault a page can meet. */

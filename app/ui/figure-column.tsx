@@ -1,10 +1,9 @@
-import Box from "@mui/material/Box";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Typography from "@mui/material/Typography";
 import { useState, type ReactNode } from "react";
 import type { FigureView } from "~core/anatomy/figure";
 import { laidOut, sightSets, type Sight, type SightSet } from "~core/anatomy/sights";
+import { Box, Typography } from "~app/ui/box";
 
 const sets = Object.keys(sightSets) as SightSet[];
 

@@ -1,9 +1,9 @@
-import Typography from "@mui/material/Typography";
-import { styled } from "@mui/material/styles";
+import type { ComponentProps } from "react";
+import { Typography } from "~app/ui/box";
+
+const fine = { fontSize: 13.5, color: "text.secondary", "@media (pointer: coarse)": { fontSize: 16 } };
 
 /** What is said beside the thing itself: small and soft, and as large as the rest under a finger. */
-export const Fine = styled(Typography)(({ theme: { palette } }) => ({
-  fontSize: 13.5,
-  color: palette.text.secondary,
-  "@media (pointer: coarse)": { fontSize: 16 },
-})) as typeof Typography;
+export const Fine = (({ sx, ...others }: ComponentProps<typeof Typography>) => (
+  <Typography {...others} sx={[fine, ...(Array.isArray(sx) ? sx : [sx])] as never} />
+)) as typeof Typography;

@@ -1,9 +1,9 @@
-import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
 import { depthOf, layerKeys, layerName } from "~core/anatomy/layers";
 import { structureOf } from "~core/anatomy/structures";
 import { forces, forceWords } from "~core/techniques/forces";
 import { positionName, type Position, type Technique } from "~core/techniques/technique";
+import { Box } from "~app/ui/box";
 import { Fine } from "./fine";
 import { depthColours } from "./theme";
 

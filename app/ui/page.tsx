@@ -1,6 +1,5 @@
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
 import type { ReactNode } from "react";
+import { Box, Typography } from "~app/ui/box";
 
 /** A place's page: heading, what can be done, and the content under a hairline. */
 export function Page({

@@ -22,11 +22,15 @@ export type MomentReadings = {
 const order = ({ ordinal, moment, standing = 1 }: PhotoAtVisit) =>
   20 * ordinal + (moment === "after" ? 10 : 0) + standing;
 
-/** The points of a picture that stand where they were taken over from the one before it of the same view. */
-function copiedIn(photo: PhotoAtVisit, photos: readonly PhotoAtVisit[]): ReadonlySet<PointKey> {
-  const before = photos
+/** The picture of the same view that was taken before a picture. */
+export const pictureBefore = <P extends PhotoAtVisit>(photo: PhotoAtVisit, photos: readonly P[]): P | undefined =>
+  photos
     .filter((other) => other.view === photo.view && order(other) < order(photo))
     .sort((a, b) => order(b) - order(a))[0];
+
+/** The points of a picture that stand where they were taken over from the one before it of the same view. */
+function copiedIn(photo: PhotoAtVisit, photos: readonly PhotoAtVisit[]): ReadonlySet<PointKey> {
+  const before = pictureBefore(photo, photos);
   return new Set(before ? takenOver(photo, before).same : []);
 }
 

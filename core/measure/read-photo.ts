@@ -10,11 +10,32 @@ import type { View } from "./view";
 /** A marked photograph as it is stored. */
 export type MarkedPhoto = { view: View; setup: PhotoSetup; marks: Marks };
 
-/** Reads pictures with the figures of whoever placed their marks, by practitioner. */
+type Read = { of: MarkedPhoto & { markedBy?: string | null }; own: OwnFigures | undefined; readings: Reading[] };
+const lastRead = new WeakMap<Marks, Read>();
+
+/**
+ * As `readPhoto`, of marks that nobody writes to (each change of them is another object): the same picture is read once for
+ * however many places show it.
+ */
+export function readOnce(photo: Read["of"], own?: OwnFigures): Reading[] {
+  const known = lastRead.get(photo.marks);
+  if (
+    known?.own === own &&
+    known?.of.view === photo.view &&
+    known.of.setup === photo.setup &&
+    known.of.markedBy === photo.markedBy
+  )
+    return known.readings;
+  const readings = readPhoto(photo, own);
+  lastRead.set(photo.marks, { of: photo, own, readings });
+  return readings;
+}
+
+/** Reads pictures with the figures of whoever placed their marks, by practitioner; each once. */
 export const readBy =
   (figures: Readonly<Record<string, OwnFigures>>) =>
   (photo: MarkedPhoto & { markedBy: string | null }): Reading[] =>
-    readPhoto(photo, photo.markedBy ? figures[photo.markedBy] : undefined);
+    readOnce(photo, photo.markedBy ? figures[photo.markedBy] : undefined);
 
 /** The scene a stored picture stands for: usual depths, client square to the camera. */
 export const sceneOf = (photo: MarkedPhoto): Scene => ({ ...photo, depth: {}, yaw: 0 });

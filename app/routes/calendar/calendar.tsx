@@ -1,12 +1,11 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MuiLink from "@mui/material/Link";
-import Typography from "@mui/material/Typography";
 import { addDays, addWeeks, format, parseISO, startOfWeek } from "date-fns";
 import { Link } from "react-router";
 import type { Route } from "./+types/calendar";
 import { inSession } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
+import { Box, Typography } from "~app/ui/box";
 import { Page } from "~app/ui/page";
 import { visitsBetween } from "~data/visits";
 

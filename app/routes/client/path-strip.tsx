@@ -1,6 +1,6 @@
-import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
 import { Link, useLocation } from "react-router";
+import { Box } from "~app/ui/box";
 import { CautionMark } from "~app/ui/caution-mark";
 import { stripLayout, type StripVisit } from "./path-strip-layout";
 

@@ -1,4 +1,3 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import InputAdornment from "@mui/material/InputAdornment";
 import Search from "@mui/icons-material/Search";
@@ -9,6 +8,7 @@ import type { Route } from "./+types/clients";
 import { ageOn } from "~core/client";
 import { inSession } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
+import { Box } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import { useNotify } from "~app/ui/notices";
 import { Empty, Page } from "~app/ui/page";

@@ -1,11 +1,10 @@
 import Autocomplete from "@mui/material/Autocomplete";
 import Dialog from "@mui/material/Dialog";
 import TextField from "@mui/material/TextField";
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
 import { useEffect, useMemo, useState } from "react";
 import { useFetcher, useNavigate, useParams } from "react-router";
 import type { loader as clientsLoader } from "~app/routes/clients/clients";
+import { Box, Typography } from "~app/ui/box";
 
 type Command = { label: string; group: string; to: string };
 

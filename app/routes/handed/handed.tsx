@@ -1,7 +1,5 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { data, redirect, useFetcher, useNavigation } from "react-router";
 import { object, string } from "yup";
@@ -9,6 +7,7 @@ import type { Route } from "./+types/handed";
 import { answers, answerWord, askedKeys, questions, rescreen, type Answer } from "~core/screening/questions";
 import { database } from "~app/server/request/database.server";
 import { inSession, signedIn } from "~app/server/request/session.server";
+import { Box, Typography } from "~app/ui/box";
 import { Mark } from "~app/ui/mark";
 import { validate } from "~app/validation";
 import { getClient } from "~data/clients";

@@ -1,6 +1,4 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { useMemo } from "react";
 import { Link } from "react-router";
 import { placeNames } from "~core/anatomy/places";
@@ -18,6 +16,7 @@ import { safetyTags, type SafetyTag } from "~core/techniques/safety-tags";
 import { hasTag } from "~core/techniques/touches";
 import { passesOf, positionName, type Technique } from "~core/techniques/technique";
 import { capitalised } from "~core/words";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import { ForceFigure } from "~app/ui/force-figure";
 import { ReachFigure } from "~app/ui/reach-figure";

@@ -1,10 +1,8 @@
 import Alert from "@mui/material/Alert";
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useRef, useState } from "react";
 import { Form, useFetcher } from "react-router";
 import { layerKeys, layerName, type LayerKey } from "~core/anatomy/layers";
@@ -12,6 +10,7 @@ import { regions, type RegionKey } from "~core/anatomy/regions";
 import { templateHints } from "~core/series/check-template";
 import { startingTemplate, type Template, type TemplateDefinition, type TemplateSession } from "~core/series/template";
 import { usualInterval } from "~core/series/dates";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import { TemplateCurve } from "./template-curve";
 import { mostSessions } from "./template-form";

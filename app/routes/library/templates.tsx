@@ -1,10 +1,9 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { Link } from "react-router";
 import type { Route } from "./+types/templates";
 import { startingTemplate, templatesInUse } from "~core/series/template";
 import { counted } from "~core/words";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import { Page } from "~app/ui/page";
 import { TemplateCurve } from "./template-curve";

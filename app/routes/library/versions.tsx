@@ -1,7 +1,6 @@
 import Alert from "@mui/material/Alert";
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
 import { useEffect, useRef } from "react";
+import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import { Fine } from "~app/ui/fine";
 

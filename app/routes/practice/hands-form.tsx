@@ -1,10 +1,9 @@
 import Alert from "@mui/material/Alert";
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { handPartName, handParts, type HandBudget, type HandPart, type Hands } from "~core/techniques/hand-parts";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import { useNotify } from "~app/ui/notices";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";

@@ -1,6 +1,4 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { useTheme } from "@mui/material/styles";
 import { addWeeks, format, parseISO, startOfWeek } from "date-fns";
 import type { Route } from "./+types/practice";
@@ -22,6 +20,7 @@ import { sessionLoad } from "~core/series/hands";
 import { workedVisits } from "~app/server/client/plan-input.server";
 import { inSession, keeping } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
+import { Box, Typography } from "~app/ui/box";
 import { Page } from "~app/ui/page";
 import { visitsBetween } from "~data/visits";
 

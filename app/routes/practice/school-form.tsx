@@ -1,4 +1,3 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Chip from "@mui/material/Chip";
 import Checkbox from "@mui/material/Checkbox";
@@ -6,12 +5,12 @@ import FormControlLabel from "@mui/material/FormControlLabel";
 import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import type { School } from "~core/screening/facts";
 import { safetyTagKeys } from "~core/techniques/safety-tags";
 import { orderWords, schoolChanges, schoolKinds } from "~core/screening/schools";
 import { counted } from "~core/words";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import { useNotify } from "~app/ui/notices";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";

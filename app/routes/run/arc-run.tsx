@@ -1,6 +1,4 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { useMemo, useState, type ComponentProps } from "react";
 import { Link } from "react-router";
 import { arcAfter } from "~core/light-touch/arc";
@@ -12,6 +10,7 @@ import type { ArcOfVisit } from "~app/server/client/arc.server";
 import { ArcBody } from "~app/routes/client/light/arc-body";
 import { Clock } from "~app/routes/client/light/clock";
 import { usePressed } from "~app/routes/client/table/use-pressed";
+import { Box, Typography } from "~app/ui/box";
 import { BeforeStart } from "./before-start";
 import { RunHead } from "./run-head";
 import { useEvents } from "./use-events";

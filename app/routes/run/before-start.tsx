@@ -1,12 +1,11 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { Link, useFetcher } from "react-router";
 import type { Subject } from "~core/consent/consent";
 import type { Obstacle } from "~core/screening/may-start";
 import type { RunStep } from "~core/session/events";
 import { consentName, type TableList } from "~core/session/table-list";
 import { techniqueOf } from "~core/techniques/library";
+import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 
 const place: Record<Obstacle["settle"], { name: string; path: string }> = {

@@ -1,5 +1,5 @@
-import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
+import { Box } from "~app/ui/box";
 
 const r = 128;
 const around = 2 * Math.PI * r;

@@ -1,8 +1,8 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
+import { Box } from "~app/ui/box";
 
 /** As long as the server takes one. */
 const most = 4000;

@@ -1,6 +1,5 @@
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
 import type { ReactNode } from "react";
+import { Box, Typography } from "~app/ui/box";
 
 /** Above every run: whose visit it is, what must not be forgotten, the time, and whether everything is kept. */
 export function RunHead({

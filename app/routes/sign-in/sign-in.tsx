@@ -1,8 +1,6 @@
-import Box from "@mui/material/Box";
 import FormControl from "@mui/material/FormControl";
 import InputLabel from "@mui/material/InputLabel";
 import OutlinedInput, { type OutlinedInputProps } from "@mui/material/OutlinedInput";
-import Typography from "@mui/material/Typography";
 import { styled, useTheme } from "@mui/material/styles";
 import { lazy, Suspense, type ComponentType } from "react";
 import type { AlertProps } from "@mui/material/Alert";
@@ -14,6 +12,7 @@ import { database } from "~app/server/request/database.server";
 import { answering } from "~app/server/request/faults.server";
 import { notesOf } from "~app/server/request/request.server";
 import { deviceCookie, deviceOf, sessionCookie, tokenOf } from "~app/server/request/session.server";
+import { Box, Typography } from "~app/ui/box";
 import { Mark } from "~app/ui/mark";
 import { isSignedIn, signIn } from "~data/practitioners";
 

@@ -1,7 +1,5 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MuiLink from "@mui/material/Link";
-import Typography from "@mui/material/Typography";
 import { addDays, format, parseISO } from "date-fns";
 import { Link } from "react-router";
 import type { Route } from "./+types/today";
@@ -19,6 +17,7 @@ import { sessionsOfSeries } from "~app/server/client/plan-input.server";
 import { inSession } from "~app/server/request/session.server";
 import { partOf } from "~app/server/known.server";
 import { today } from "~app/server/today.server";
+import { Box, Typography } from "~app/ui/box";
 import { weekday } from "~app/ui/dates";
 import { Empty, Page } from "~app/ui/page";
 import { getClient } from "~data/clients";

@@ -1,12 +1,11 @@
 import Alert from "@mui/material/Alert";
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { useFetcher } from "react-router";
 import { consequences } from "~core/screening/consequence";
 import { decisionFor, source, type Judged, type OutcomeKind } from "~core/screening/outcome";
+import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import type { FieldErrors } from "~app/validation";
 

@@ -1,11 +1,10 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Chip from "@mui/material/Chip";
 import Dialog from "@mui/material/Dialog";
-import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { Link } from "react-router";
 import { byStrictness, type Judged } from "~core/screening/outcome";
+import { Box, Typography } from "~app/ui/box";
 import { CautionCard } from "./caution-card";
 
 const shown = 3;

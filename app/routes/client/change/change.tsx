@@ -1,9 +1,7 @@
 import { changeNames, changeWords } from "~core/change/words";
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useTheme } from "@mui/material/styles";
 import { Link, useSearchParams } from "react-router";
 import type { Route } from "./+types/change";
@@ -21,6 +19,7 @@ import { lightOf } from "~app/server/client/light.server";
 import { ownHands } from "~app/server/client/looks.server";
 import { movedOf, tableOf } from "~app/server/client/table.server";
 import { visitOf } from "~app/server/client/workspace.server";
+import { Box, Typography } from "~app/ui/box";
 import { changeColour } from "~app/ui/change-colour";
 import { Empty } from "~app/ui/page";
 import { getClient } from "~data/clients";

@@ -1,5 +1,3 @@
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
 import type { Moment } from "~core/findings/restriction";
 import { boneName, compareBones } from "~core/light-touch/bones";
 import { gradeError, gradeErrorWords, type HandsBy } from "~core/light-touch/own-hands";
@@ -7,6 +5,7 @@ import { compareListening, leadsChanged, overallChange, rateChange } from "~core
 import { z95 } from "~core/units";
 import { counted } from "~core/words";
 import type { LightOfVisit } from "~app/server/client/light.server";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 
 type At = { ordinal: number; moment: Moment };

@@ -1,8 +1,7 @@
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
 import type { Moment } from "~core/findings/restriction";
 import { compareRanges, rangeOf, type Taken } from "~core/move/ranges";
 import { comparedWords, rangeName } from "~app/routes/client/move/words";
+import { Box, Typography } from "~app/ui/box";
 
 type At = { ordinal: number; moment: Moment };
 

@@ -1,8 +1,7 @@
-import Typography from "@mui/material/Typography";
-import Box from "@mui/material/Box";
 import type { Moment } from "~core/findings/restriction";
 import type { VisitAnswers } from "~core/table/answers";
 import { compareTable, openRetests, verdictWords, wordsOf } from "~core/table/results";
+import { Box, Typography } from "~app/ui/box";
 
 type At = { ordinal: number; moment: Moment };
 

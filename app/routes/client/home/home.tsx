@@ -1,8 +1,6 @@
 import Alert from "@mui/material/Alert";
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { data } from "react-router";
 import { number, object, string } from "yup";
@@ -18,6 +16,7 @@ import { readingOf } from "~app/server/client/reading.server";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
 import { dayOfVisit, judgedOf } from "~app/server/client/screening.server";
 import { keeping } from "~app/server/request/session.server";
+import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import { Fine } from "~app/ui/fine";
 import { OnPaper } from "~app/ui/on-paper";

@@ -1,6 +1,4 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { useMemo } from "react";
 import type { Route } from "./+types/arc";
 import { arcAfter } from "~core/light-touch/arc";
@@ -10,6 +8,7 @@ import { sessionsOfSeries } from "~app/server/client/plan-input.server";
 import { known } from "~app/server/known.server";
 import { visitOf } from "~app/server/client/workspace.server";
 import { usePressed } from "~app/routes/client/table/use-pressed";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import { getClient } from "~data/clients";
 import { seriesOf } from "~data/series";

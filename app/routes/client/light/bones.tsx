@@ -1,8 +1,6 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Typography from "@mui/material/Typography";
 import { useMemo, useState } from "react";
 import { Link } from "react-router";
 import type { Route } from "./+types/bones";
@@ -27,6 +25,7 @@ import { ownHands } from "~app/server/client/looks.server";
 import { known } from "~app/server/known.server";
 import { visitOf } from "~app/server/client/workspace.server";
 import { Kept, usePressed } from "~app/routes/client/table/use-pressed";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import { HandSide } from "~app/ui/hand-side";
 import { MomentToggle } from "~app/ui/moment-toggle";

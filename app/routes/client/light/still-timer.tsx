@@ -1,8 +1,6 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import {
   returns,
@@ -13,6 +11,7 @@ import {
   type StillPlace,
   type StillPoint,
 } from "~core/light-touch/still-point";
+import { Box, Typography } from "~app/ui/box";
 import { Clock } from "./clock";
 
 /** A still point timed by one press each: hands on, it stands still, it is back. */

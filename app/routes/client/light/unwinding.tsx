@@ -1,9 +1,7 @@
 import Alert from "@mui/material/Alert";
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useMemo, useState } from "react";
 import { Link } from "react-router";
 import type { Route } from "./+types/unwinding";
@@ -22,6 +20,7 @@ import { lightGateOf } from "~app/server/client/light-gate.server";
 import { known } from "~app/server/known.server";
 import { visitOf } from "~app/server/client/workspace.server";
 import { Kept, usePressed } from "~app/routes/client/table/use-pressed";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import { HandSide } from "~app/ui/hand-side";
 import { getClient } from "~data/clients";

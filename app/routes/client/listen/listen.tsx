@@ -1,11 +1,10 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
 import { data, Link, useSearchParams } from "react-router";
 import { number, object, string } from "yup";
+import { Box, Typography } from "~app/ui/box";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import { known } from "~app/server/known.server";
 import type { Route } from "./+types/listen";

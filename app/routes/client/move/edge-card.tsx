@@ -1,7 +1,5 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import type { Moment } from "~core/findings/restriction";
 import {
@@ -14,6 +12,7 @@ import {
   type EdgeTaken,
 } from "~core/move/edge-of-table";
 import type { Side } from "~core/units";
+import { Box, Typography } from "~app/ui/box";
 
 const keys = ["thigh", "knee", "drift", "thighStraight"] as const;
 const sideWord = { L: "Left", R: "Right" } as const;

@@ -1,5 +1,3 @@
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
 import { useMemo, useState } from "react";
 import type { Route } from "./+types/move";
 import type { Moment } from "~core/findings/restriction";
@@ -9,6 +7,7 @@ import { rangeOf, rangesAfter } from "~core/move/ranges";
 import { movedOf } from "~app/server/client/table.server";
 import { known } from "~app/server/known.server";
 import { visitOf } from "~app/server/client/workspace.server";
+import { Box, Typography } from "~app/ui/box";
 import { HandSide } from "~app/ui/hand-side";
 import { SideColumn } from "~app/ui/side-column";
 import { MomentToggle } from "~app/ui/moment-toggle";

@@ -1,11 +1,10 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Typography from "@mui/material/Typography";
 import { useRef, useState } from "react";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import type { Moment } from "~core/findings/restriction";
 import { endFeels, endFeelWords, type EndFeel, type Movement } from "~core/move/movements";

@@ -1,7 +1,6 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import type { CourseChange } from "~core/series/lengthen";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 
 /** One more of a session, or none of it: the rest of the series moves. */

@@ -8,9 +8,9 @@ import {
   useSensor,
   useSensors,
 } from "@dnd-kit/core";
-import Box from "@mui/material/Box";
 import { useState, type KeyboardEvent, type ReactNode } from "react";
 import { techniqueOf } from "~core/techniques/library";
+import { Box } from "~app/ui/box";
 
 /** A finger rests this long before it drags: until then it scrolls. A mouse drags once it moved so far. */
 const held = { delay: 180, tolerance: 8 };

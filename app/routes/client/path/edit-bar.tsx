@@ -1,11 +1,10 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { useMemo } from "react";
 import { differences, differenceWords, weigh } from "~core/series/edit";
 import { differenceWithReason, type Solved } from "~core/series/since";
 import type { PlanInput, PlannedSession } from "~core/series/plan";
 import { counted } from "~core/words";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 
 const shownChanges = 12;

@@ -1,8 +1,6 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Typography from "@mui/material/Typography";
 import { Link, useSearchParams } from "react-router";
 import { handsOfOthers } from "~app/server/client/plan-input.server";
 import type { Route } from "./+types/list";
@@ -16,6 +14,7 @@ import { techniqueOf } from "~core/techniques/library";
 import { positionName } from "~core/techniques/technique";
 import { capitalised, counted } from "~core/words";
 import { known } from "~app/server/known.server";
+import { Box, Typography } from "~app/ui/box";
 import { weekday } from "~app/ui/dates";
 import { Fine } from "~app/ui/fine";
 import { OnPaper } from "~app/ui/on-paper";

@@ -1,8 +1,6 @@
 import Alert from "@mui/material/Alert";
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MuiLink from "@mui/material/Link";
-import Typography from "@mui/material/Typography";
 import { useCallback, useMemo, useRef, useState } from "react";
 import { Link, useFetcher } from "react-router";
 import { known } from "~app/server/known.server";
@@ -29,6 +27,7 @@ import { techniqueOf } from "~core/techniques/library";
 import { counted } from "~core/words";
 import { inSession } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
+import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import { useNotify } from "~app/ui/notices";
 import { Empty } from "~app/ui/page";

@@ -1,10 +1,10 @@
 import { useTheme } from "@mui/material/styles";
-import Box from "@mui/material/Box";
 import { layers } from "~core/anatomy/layers";
 import { regions } from "~core/anatomy/regions";
 import { techniqueOf } from "~core/techniques/library";
 import { sessionMinutes, type PlanInput, type PlannedSession } from "~core/series/plan";
 import type { TemplateSession } from "~core/series/template";
+import { Box } from "~app/ui/box";
 import { CautionMark } from "~app/ui/caution-mark";
 import { depthColours } from "~app/ui/theme";
 import { useSessionDrop } from "./drag-step";
@@ -42,6 +42,15 @@ export function PlanGrid({
   const cells = planCells(sessions, Math.min(44, column - 10));
   const height = top + row * regions.length + 8;
   const x = (session: number) => left + column * (session + 0.5);
+  // what has one colour is one shape, however many bars it is part of
+  const stripes = cells.map(({ session, region, width, depth }) => {
+    const y = top + row * regions.findIndex(({ key }) => key === region);
+    return {
+      depth,
+      done: session < input.done.length,
+      stripe: (d: number) => `M${x(session) - width / 2},${y + d * layerHeight}h${width}v${layerHeight}h${-width}z`,
+    };
+  });
   return (
     <Box sx={{ overflowX: "auto" }}>
       <svg
@@ -109,14 +118,33 @@ export function PlanGrid({
             </g>
           );
         })}
+        {[true, false].map((done) => (
+          <g key={String(done)} opacity={done ? 0.6 : 1}>
+            {depthColours.map((colour, d) => (
+              <path
+                key={colour}
+                d={stripes
+                  .filter((each) => each.done === done && each.depth > d)
+                  .map((each) => each.stripe(d))
+                  .join("")}
+                fill={colour}
+                stroke={d < 2 ? tokens.inkSoft : colour}
+                strokeWidth={0.5}
+              />
+            ))}
+          </g>
+        ))}
         {cells.map((cell) => {
           const i = regions.findIndex((region) => region.key === cell.region);
-          const done = cell.session < input.done.length;
           return (
-            <g
+            <rect
               key={`${cell.session} ${cell.region}`}
+              x={x(cell.session) - cell.width / 2}
+              y={top + i * row}
+              width={cell.width}
+              height={cell.depth * layerHeight}
+              fill="transparent"
               style={{ cursor: "pointer" }}
-              opacity={done ? 0.6 : 1}
               onClick={() =>
                 choose(
                   cell.session,
@@ -127,19 +155,7 @@ export function PlanGrid({
               }
             >
               <title>{`${regions[i]!.name}, session ${cell.session + 1}: ${Math.round(cell.minutes)} min, down to ${layers[cell.depth - 1]!.name.toLowerCase()}`}</title>
-              {Array.from({ length: cell.depth }, (_, d) => (
-                <rect
-                  key={d}
-                  x={x(cell.session) - cell.width / 2}
-                  y={top + i * row + d * layerHeight}
-                  width={cell.width}
-                  height={layerHeight}
-                  fill={depthColours[d]}
-                  stroke={d < 2 ? tokens.inkSoft : depthColours[d]}
-                  strokeWidth={0.5}
-                />
-              ))}
-            </g>
+            </rect>
           );
         })}
       </svg>

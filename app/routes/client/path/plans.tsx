@@ -1,8 +1,6 @@
 import Alert from "@mui/material/Alert";
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useMemo, useState } from "react";
 import { useFetcher } from "react-router";
 import { known } from "~app/server/known.server";
@@ -18,6 +16,7 @@ import { wishes } from "~core/series/wish-keys";
 import { variantsOf, type Variant } from "~core/series/variants";
 import { counted } from "~core/words";
 import { inSession } from "~app/server/request/session.server";
+import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import { Fine } from "~app/ui/fine";
 import { Empty } from "~app/ui/page";

@@ -1,14 +1,19 @@
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
-import { useMemo } from "react";
+import { memo, useMemo } from "react";
 import type { PlanInput, PlannedSession } from "~core/series/plan";
 import { sequencePrice, sequencesIn } from "~core/series/sequence";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 
 const around = (session: number) => `session ${(Math.round(session * 10) / 10).toFixed(1)}`;
 
 /** The usual order of the patterns that hold: where the plan follows it, and what the wish costs. */
-export function Sequences({ input, sessions }: { input: PlanInput; sessions: readonly PlannedSession[] }) {
+export const Sequences = memo(function Sequences({
+  input,
+  sessions,
+}: {
+  input: PlanInput;
+  sessions: readonly PlannedSession[];
+}) {
   const all = useMemo(() => sequencesIn(input, sessions), [input, sessions]);
   const price = useMemo(() => sequencePrice(input, sessions), [input, sessions]);
   if (all.length === 0) return null;
@@ -33,4 +38,4 @@ export function Sequences({ input, sessions }: { input: PlanInput; sessions: rea
       </Fine>
     </Box>
   );
-}
+});

@@ -1,6 +1,4 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { layerName } from "~core/anatomy/layers";
 import { techniqueOf } from "~core/techniques/library";
 import { positionName } from "~core/techniques/technique";
@@ -25,6 +23,7 @@ import { placesOut } from "~core/screening/on-place";
 import { minutePrices, type MinutePrices } from "~core/series/minute-prices";
 import { stepKey, useStepDrag } from "./drag-step";
 import { AddStep, StepEdits } from "./step-edits";
+import { Box, Typography } from "~app/ui/box";
 import { ReachFigure } from "~app/ui/reach-figure";
 import { handPartName, handParts, type HandPart } from "~core/techniques/hand-parts";
 import { budgetIn, sessionLoad } from "~core/series/hands";

@@ -1,8 +1,7 @@
 import Alert from "@mui/material/Alert";
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
-import Typography from "@mui/material/Typography";
+import { Box, Typography } from "~app/ui/box";
 import type { SolverState } from "./use-solver";
 
 /** What the solver is doing, or why it could not. */

@@ -1,9 +1,7 @@
 import Autocomplete from "@mui/material/Autocomplete";
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useMemo } from "react";
 import { insteadOf, type Edit } from "~core/series/edit";
 import { minutesOf, type PlanInput, type PlannedSession, type Step } from "~core/series/plan";
@@ -13,6 +11,7 @@ import { handPartName, spares, type HandPart } from "~core/techniques/hand-parts
 import { techniqueOf } from "~core/techniques/library";
 import { roomFor, type MinutePrices, type RoomPrice } from "~core/series/minute-prices";
 import type { Technique } from "~core/techniques/technique";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import { findTechniques, readAsked } from "~core/techniques/find";
 

@@ -1,11 +1,17 @@
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
 import { useTheme } from "@mui/material/styles";
 import type { PlanInput, PlannedSession } from "~core/series/plan";
+import { memo } from "react";
 import { targetsServed } from "~core/series/explain";
+import { Box, Typography } from "~app/ui/box";
 
 /** The targets by weight: what was found, and how much of the wanted work the plan gives. */
-export function TargetList({ input, sessions }: { input: PlanInput; sessions: readonly PlannedSession[] | undefined }) {
+export const TargetList = memo(function TargetList({
+  input,
+  sessions,
+}: {
+  input: PlanInput;
+  sessions: readonly PlannedSession[] | undefined;
+}) {
   const { tokens } = useTheme();
   const served = targetsServed(input, sessions ?? []).sort((a, b) => b.target.weight - a.target.weight);
   if (served.length === 0) return null;
@@ -46,4 +52,4 @@ export function TargetList({ input, sessions }: { input: PlanInput; sessions: re
       </Box>
     </Box>
   );
-}
+});

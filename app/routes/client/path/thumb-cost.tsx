@@ -1,12 +1,11 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { useTheme } from "@mui/material/styles";
 import * as Comlink from "comlink";
 import { useEffect, useRef, useState } from "react";
 import type { PlanInput } from "~core/series/plan";
 import { curveShares, type CurvePoint } from "~core/series/thumb-curve";
 import { openSearch } from "~app/workers/open";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 
 const size = { width: 300, height: 64 };

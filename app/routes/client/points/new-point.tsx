@@ -1,7 +1,5 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useEffect, useMemo, useState } from "react";
 import { useFetcher } from "react-router";
 import { placeOf, placesIn } from "~core/anatomy/places";
@@ -12,6 +10,7 @@ import type { Moment } from "~core/findings/restriction";
 import { referralWords, type TriggerPoint } from "~core/findings/trigger-point";
 import { findingName, sideFor } from "~app/routes/client/touch/finding";
 import { StructuresHere } from "~app/routes/client/touch/structures-here";
+import { Box, Typography } from "~app/ui/box";
 import type { DrawnLine } from "~app/ui/draw-on-figure";
 import type { FieldErrors } from "~app/validation";
 import { Tender } from "./tender";

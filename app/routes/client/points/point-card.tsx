@@ -1,8 +1,6 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import type { Moment } from "~core/findings/restriction";
 import {
@@ -13,6 +11,7 @@ import {
   type TriggerPoint,
 } from "~core/findings/trigger-point";
 import { findingName } from "~app/routes/client/touch/finding";
+import { Box, Typography } from "~app/ui/box";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { useTakeOff } from "~app/ui/use-take-off";
 import { Tender } from "./tender";

@@ -1,6 +1,4 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { useMemo, useState } from "react";
 import { data } from "react-router";
 import { known } from "~app/server/known.server";
@@ -11,6 +9,7 @@ import type { Moment } from "~core/findings/restriction";
 import { feltInOrder, type TriggerPoint } from "~core/findings/trigger-point";
 import { keeping } from "~app/server/request/session.server";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
+import { Box, Typography } from "~app/ui/box";
 import { BodyFigure, type FigureMark } from "~app/ui/body-figure";
 import type { DrawnLine } from "~app/ui/draw-on-figure";
 import { FigureColumn } from "~app/ui/figure-column";

@@ -1,7 +1,6 @@
-import Box from "@mui/material/Box";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Typography from "@mui/material/Typography";
+import { Box, Typography } from "~app/ui/box";
 
 /** Tenderness from 0 to 10, one press each. */
 export function Tender({

@@ -1,7 +1,5 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MuiLink from "@mui/material/Link";
-import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { data, Link, useFetcher, useLocation } from "react-router";
 import { known } from "~app/server/known.server";
@@ -16,6 +14,7 @@ import { readingOf } from "~app/server/client/reading.server";
 import { planInputOf } from "~app/server/client/plan-input.server";
 import { judgedOf } from "~app/server/client/screening.server";
 import { keeping } from "~app/server/request/session.server";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import { Empty } from "~app/ui/page";
 import { validate, type FieldErrors } from "~app/validation";

@@ -1,11 +1,10 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { useTheme } from "@mui/material/styles";
 import { structureOf } from "~core/anatomy/structures";
 import type { Pattern, State } from "~core/reading/patterns";
 import type { Piece, Suggestion } from "~core/reading/reading";
 import { capitalised } from "~core/words";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 
 type Shown = Omit<Suggestion, "pattern"> & { pattern: Pick<Pattern, "id" | "name" | "means" | "order" | "holds"> };

@@ -1,16 +1,15 @@
 import Autocomplete from "@mui/material/Autocomplete";
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MuiLink from "@mui/material/Link";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { Link } from "react-router";
 import { structureGroups, structureOf, structures } from "~core/anatomy/structures";
 import { mostWeight, type Choice } from "~core/reading/pattern-targets";
 import type { Target } from "~core/reading/target";
 import { counted } from "~core/words";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 
 type Planned = Record<string, { session: number; techniques: string[] }[]>;

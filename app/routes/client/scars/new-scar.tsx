@@ -1,14 +1,13 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { useFetcher } from "react-router";
 import { nameOf, placeNames, placesIn } from "~core/anatomy/places";
 import { readPlace } from "~core/anatomy/read-place";
 import { readWhen } from "~core/screening/told/when";
+import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import type { DrawnLine } from "~app/ui/draw-on-figure";
 import type { FieldErrors } from "~app/validation";

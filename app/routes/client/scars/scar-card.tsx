@@ -1,8 +1,6 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { useFetcher } from "react-router";
 import { placeNames } from "~core/anatomy/places";
@@ -20,6 +18,7 @@ import {
   type Slide,
 } from "~core/findings/scar";
 import { z95 } from "~core/units";
+import { Box, Typography } from "~app/ui/box";
 import { useTakeOff } from "~app/ui/use-take-off";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { SlideRose } from "./rose";

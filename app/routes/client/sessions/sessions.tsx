@@ -1,9 +1,7 @@
 import Alert from "@mui/material/Alert";
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MuiLink from "@mui/material/Link";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { versionOf } from "~app/validation";
 import { data, Form, Link, redirect, useNavigation } from "react-router";
@@ -24,6 +22,7 @@ import { ceilingOf, planInputOf } from "~app/server/client/plan-input.server";
 import { dayOfVisit, judgedOf } from "~app/server/client/screening.server";
 import { inSession } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
+import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import { Empty } from "~app/ui/page";
 import { useHydrated } from "~app/ui/use-hydrated";

@@ -1,8 +1,6 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import type { Moment } from "~core/findings/restriction";
 import { measurable, readByHand, type HandMeasurement, type Measurable } from "~core/measure/by-hand";
@@ -10,6 +8,7 @@ import { directionWord, formatBand, formatValue, unitSign } from "~core/measure/
 import { gradeWords, methodName, methodsFor, type HandMethodKey } from "~core/measure/methods";
 import type { Metric } from "~core/measure/metrics";
 import type { View } from "~core/measure/view";
+import { Box, Typography } from "~app/ui/box";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { WhenReady } from "~app/ui/when-ready";
 import { InclinometerField } from "./inclinometer-field";

@@ -1,13 +1,12 @@
 import Alert from "@mui/material/Alert";
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import Slider from "@mui/material/Slider";
-import Typography from "@mui/material/Typography";
 import { useEffect, useState, type KeyboardEvent, type PointerEvent } from "react";
+import { Box, Typography } from "~app/ui/box";
 import type { Face } from "./veil";
 
 const within = (value: number) => Math.min(1, Math.max(0, value));

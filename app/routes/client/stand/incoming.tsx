@@ -1,11 +1,10 @@
 import Alert from "@mui/material/Alert";
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
-import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { viewName } from "~core/measure/view";
 import type { Job } from "~data/jobs";
+import { Box, Typography } from "~app/ui/box";
 
 /** "Left, standing 2, before visit 3". */
 const whereOf = ({ about: { view, moment, standing }, ordinal }: Job) =>

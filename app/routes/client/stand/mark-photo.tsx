@@ -1,17 +1,16 @@
 import Alert from "@mui/material/Alert";
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { useCallback, useDeferredValue, useEffect, useMemo, useReducer, useRef, useState } from "react";
 import type { MarkKey, Px } from "~core/measure/calibration";
 import { calibrate } from "~core/measure/calibration";
 import { guessesOf, mark, startMarking, type Marking, type MarkingCommand } from "~core/measure/marking";
 import { feetOf } from "~core/measure/propose";
-import { readPhoto, sceneOf } from "~core/measure/read-photo";
+import { readOnce, sceneOf } from "~core/measure/read-photo";
 import type { Reading } from "~core/measure/reading";
 import { averaged } from "~core/measure/standings";
 import { viewName } from "~core/measure/view";
 import type { OwnFigures } from "~core/measure/own-figures";
+import { Box, Typography } from "~app/ui/box";
 import { useNotify } from "~app/ui/notices";
 import type { Photo } from "~data/photos";
 import type { Earlier } from "./earlier";
@@ -95,7 +94,7 @@ export function MarkPhoto({
   }, [now]);
   const latest = useCallback(() => held.current, []);
   const readings = useMemo(() => {
-    const one = readPhoto(now, own);
+    const one = readOnce(now, own);
     return one.length > 0 ? averaged([one, ...others]) : one;
   }, [now, own, others]);
   const guesses = useMemo(() => guessesOf(marking, setup.height / 8), [marking, setup.height]);

@@ -1,4 +1,3 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import IconButton from "@mui/material/IconButton";
@@ -7,7 +6,6 @@ import Switch from "@mui/material/Switch";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Tooltip from "@mui/material/Tooltip";
-import Typography from "@mui/material/Typography";
 import Undo from "@mui/icons-material/Undo";
 import { memo } from "react";
 import type { MarkKey } from "~core/measure/calibration";
@@ -15,6 +13,7 @@ import { marksOfView, type Marking, type MarkingCommand } from "~core/measure/ma
 import type { MarkedPhoto } from "~core/measure/read-photo";
 import { sureEnough } from "~core/measure/found-points";
 import { isSideView, type View } from "~core/measure/view";
+import { Box, Typography } from "~app/ui/box";
 import type { Earlier } from "./earlier";
 import { markName } from "./picture";
 import { Proposals, type Proposal } from "./proposals";
@@ -140,6 +139,22 @@ export const MarkingTools = memo(function MarkingTools({
   );
 }, sameProps);
 
+/** As an outlined button looks: there are two dozen of them, redrawn with every press. */
+const point = {
+  font: "inherit",
+  fontSize: 13,
+  fontVariantNumeric: "normal",
+  lineHeight: 1.75,
+  cursor: "pointer",
+  boxSizing: "border-box",
+  minWidth: 64,
+  minHeight: 32,
+  py: 0,
+  px: 1.25,
+  borderWidth: 1,
+  borderRadius: "6px",
+};
+
 /** Every point of the view: placed, guessed or still to come. The one that is asked for can be changed here. */
 export const PointList = memo(function PointList({
   view,
@@ -163,27 +178,25 @@ export const PointList = memo(function PointList({
           const active = key === asked;
           const there = placed.includes(key);
           return (
-            <Button
+            <Box
+              component="button"
+              type="button"
               key={key}
-              size="small"
-              variant="outlined"
               aria-pressed={active}
               onClick={() => act({ kind: "choose", mark: key })}
               sx={(t) => ({
-                minHeight: 32,
-                py: 0,
-                px: 1.25,
-                fontSize: 13,
+                ...point,
                 fontWeight: active ? 700 : 450,
                 bgcolor: active ? t.tokens.emberWash : there ? t.tokens.sheet : "transparent",
                 borderStyle: there ? "solid" : "dashed",
                 borderColor: active ? t.tokens.ember : t.tokens.line,
                 color: there || active ? t.tokens.ink : t.tokens.inkSoft,
+                "&:hover": { bgcolor: t.tokens.emberWash },
               })}
             >
               {markName(key)}
               {there ? " ✓" : guessed.includes(key) ? " ?" : ""}
-            </Button>
+            </Box>
           );
         })}
       </Box>

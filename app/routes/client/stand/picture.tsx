@@ -1,4 +1,3 @@
-import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
 import { useEffect, useRef, useState, type PointerEvent, type ReactNode } from "react";
 import { pointName, type PointKey } from "~core/anatomy/landmarks";
@@ -12,6 +11,7 @@ import {
 } from "~core/measure/calibration";
 import { isReference, marksOfView, markSide, type Marking, type MarkingCommand } from "~core/measure/marking";
 import { isSideView, type View } from "~core/measure/view";
+import { Box } from "~app/ui/box";
 import { Magnifier } from "./magnifier";
 import { MarksLayer, PlumbThrough } from "./marks-layer";
 import { heightOf, isWhole, panned, pinched, showing, wholePicture, zoomed, type Viewport } from "./viewport";

@@ -1,7 +1,6 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { viewName } from "~core/measure/view";
+import { Box, Typography } from "~app/ui/box";
 import { useNotify } from "~app/ui/notices";
 import type { Photo } from "~data/photos";
 

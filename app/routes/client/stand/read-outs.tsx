@@ -1,5 +1,3 @@
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
 import { useTheme } from "@mui/material/styles";
 import { memo, useState } from "react";
 import { sameIn, type Change } from "~core/change/compare";
@@ -10,6 +8,7 @@ import type { Reading } from "~core/measure/reading";
 import type { ErrorPart } from "~core/measure/propagate";
 import { markName } from "./picture";
 import { readOutBar } from "./read-out-layout";
+import { Box, Typography } from "~app/ui/box";
 import { changeColour } from "~app/ui/change-colour";
 import { depthColours } from "~app/ui/theme";
 

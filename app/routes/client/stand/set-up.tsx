@@ -1,11 +1,10 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { memo, useState } from "react";
 import type { PhotoSetup } from "~core/measure/calibration";
+import { Box, Typography } from "~app/ui/box";
 import { setupSchema } from "./setup-form";
 
 const fields = [

@@ -1,20 +1,20 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Typography from "@mui/material/Typography";
 import { data, Link, useRevalidator, useSearchParams } from "react-router";
 import { useEffect, useMemo, useState } from "react";
 import { known } from "~app/server/known.server";
 import type { Route } from "./+types/stand";
+import { besideVisit, formerOf, heldAgainst, inView } from "~core/change/beside";
 import { momentsRead } from "~core/change/moments";
 import { stands } from "~core/consent/consent";
 import type { Moment } from "~core/findings/restriction";
 import { measurable } from "~core/measure/by-hand";
-import { readPhoto } from "~core/measure/read-photo";
+import { readOnce } from "~core/measure/read-photo";
 import { mostStandings } from "~core/measure/standings";
 import { views, viewName, type View } from "~core/measure/view";
 import { keeping } from "~app/server/request/session.server";
+import { momentsOfClient } from "~app/server/client/readings.server";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
 import { validate } from "~app/validation";
 import { consentsOf } from "~data/consents";
@@ -23,6 +23,7 @@ import { getClient } from "~data/clients";
 import { jobsOf } from "~data/jobs";
 import { deletePictures, photosOfClient, putAsideOf } from "~data/photos";
 import { ownFigures } from "~app/server/client/own-figures.server";
+import { Box, Typography } from "~app/ui/box";
 import { Empty } from "~app/ui/page";
 import { useJobs } from "~app/ui/use-jobs";
 import { figureOf } from "~devices/camera/camera";
@@ -49,16 +50,21 @@ export function loader(asked: Route.LoaderArgs) {
     // before the pictures: one that is taken in between is in both lists, and not in neither
     const jobs = await jobsOf(tx, client.id);
     const photos = await photosOfClient(tx, client.id);
+    const byHand = await measurementsOf(tx, client.id);
+    const figures = await ownFigures(tx);
+    const putAside = await putAsideOf(tx, client.id);
     return {
       client,
       visit,
-      photos,
+      // a long series has hundreds: what this visit is not held against does not travel
+      photos: besideVisit(photos, await momentsOfClient(tx, client.id), visit.ordinal),
       jobs,
-      putAside: await putAsideOf(tx, client.id),
-      figures: await ownFigures(tx),
+      putAside,
+      pictured: [...photos, ...putAside].filter((each) => each.pictured).length,
+      figures,
       me: practitioner.id,
       setup: practitioner.settings.setup ?? null,
-      byHand: await measurementsOf(tx, client.id),
+      byHand,
       mayPicture: stands(await consentsOf(tx, client.id), "photographs", visit.id),
       workedSessions: visits.filter((each) => each.status === "closed").length,
     };
@@ -87,7 +93,8 @@ const nextViewOf: Record<View, View | "whole"> = { front: "left", left: "back", 
 const momentName: Record<Moment, string> = { before: "Before", after: "After" };
 
 export default function Stand({ loaderData }: Route.ComponentProps) {
-  const { client, visit, photos, putAside, figures, me, setup, byHand, mayPicture, workedSessions } = loaderData;
+  const { client, visit, photos, putAside, pictured, figures, me, setup, byHand, mayPicture, workedSessions } =
+    loaderData;
   const [params, setParams] = useSearchParams();
   // the standing that a picture is being taken of
   const [taking, setTaking] = useState<number | undefined>();
@@ -117,7 +124,7 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
       about.view === view &&
       about.standing === standing,
   );
-  const unseen = mayPicture === false ? [...photos, ...putAside].filter((each) => each.pictured).length : 0;
+  const unseen = mayPicture === false ? pictured : 0;
   const set = (change: Record<string, string>) => {
     const next = new URLSearchParams(params);
     // another view or moment begins with its first standing
@@ -126,16 +133,10 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
     next.set("visit", String(visit.ordinal));
     setParams(next, { replace: true, preventScrollReset: true });
   };
-  // "After" is held against this visit's "before"; "before" against the visit before it.
   const moments = momentsRead(photos, byHand, figures);
-  const inView = (each: { id: string }) => whole || each.id.endsWith(`.${view}`);
-  const before = moments.filter(
-    (each) => each.moment === "before" && each.ordinal < visit.ordinal + (moment === "after" ? 1 : 0),
-  );
-  const earlier = before.findLast((each) => each.readings.some(inView));
-  const former = photos
-    .filter((each) => each.view === view && before.some(({ key }) => key === `${each.ordinal}-${each.moment}`))
-    .findLast((each) => each.moment === "before");
+  const shown = whole ? "whole" : view;
+  const earlier = heldAgainst(moments, visit.ordinal, moment, shown);
+  const former = formerOf(photos, moments, visit.ordinal, moment, view);
   const urlOf = (id: string) => `/clients/${client.id}/photos/${id}`;
   // another standing of the same minute lies nearest
   const last = taken.findLast((each) => each.standing < standing && Object.keys(each.marks).length > 0);
@@ -147,18 +148,19 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
     same: last !== undefined,
   };
   const ofEarlier = {
-    earlier: earlier?.readings.filter(inView) ?? [],
+    earlier: earlier?.readings.filter(inView(shown)) ?? [],
     earlierName: earlier && `${earlier.moment} visit ${earlier.ordinal}`,
   };
   const others = useMemo(
     () =>
       taken
         .filter((each) => each !== photo && Object.keys(each.marks).length > 0)
-        .map((each) => readPhoto(each, figures[each.markedBy ?? me])),
+        .map((each) => readOnce(each, figures[each.markedBy ?? me])),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- photos are new whenever one of them is
     [photos, view, moment, standing, figures, me],
   );
-  const readings = moments.find((each) => each.key === `${visit.ordinal}-${moment}`)?.readings.filter(inView) ?? [];
+  const readings =
+    moments.find((each) => each.key === `${visit.ordinal}-${moment}`)?.readings.filter(inView(shown)) ?? [];
   const ofHand = byHand.filter(
     (each) => each.ordinal === visit.ordinal && each.moment === moment && each.readingId.endsWith(`.${view}`),
   );

@@ -1,5 +1,3 @@
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
 import { useTheme } from "@mui/material/styles";
 import { formatBand, formatDifference, formatValue, unitSign } from "~core/measure/format";
 import { leftRight, type SideDifference } from "~core/measure/left-right";
@@ -8,6 +6,7 @@ import { methodName } from "~core/measure/methods";
 import { stanceLine } from "~core/measure/stance-line";
 import type { MarkedPhoto } from "~core/measure/read-photo";
 import { isSideView, viewName } from "~core/measure/view";
+import { Box, Typography } from "~app/ui/box";
 import { StanceOverlay } from "~app/ui/stance-overlay";
 
 /** The whole body at one moment: stance lines, what stands off the plumb in each view, and left against right. */

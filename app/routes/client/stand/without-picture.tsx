@@ -1,8 +1,7 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import type { ReactNode } from "react";
 import { Link, useFetcher } from "react-router";
+import { Box, Typography } from "~app/ui/box";
 
 /** A view that has no picture: what consent says, what is measured by hand, and the read-outs beside. */
 export function WithoutPicture({

@@ -1,8 +1,8 @@
-import Box from "@mui/material/Box";
 import IconButton from "@mui/material/IconButton";
 import Add from "@mui/icons-material/Add";
 import FitScreen from "@mui/icons-material/FitScreen";
 import Remove from "@mui/icons-material/Remove";
+import { Box } from "~app/ui/box";
 
 /** Magnify, reduce, whole picture: below a picture. A factor of 0 asks for the whole. */
 export function ZoomButtons({ zoom, whole }: { zoom: (factor: number) => void; whole: boolean }) {

@@ -1,7 +1,6 @@
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { useTheme } from "@mui/material/styles";
 import { useMemo } from "react";
 import { bestViews, laidOut, whole } from "~core/anatomy/sights";

@@ -1,7 +1,6 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { isAnswered, type Answer, type VisitAnswers } from "~core/table/answers";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import type { Check } from "~core/table/checks";
 import { couplings } from "~core/table/coupled-motion";

@@ -1,10 +1,9 @@
-import Box from "@mui/material/Box";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { faultOf, type Answer } from "~core/table/answers";
 import { unitWords, type Check } from "~core/table/checks";
 import type { Side } from "~core/units";
+import { Box, Typography } from "~app/ui/box";
 
 const sideWord = { L: "Left", R: "Right" } as const;
 

@@ -1,6 +1,4 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { useMemo, useState } from "react";
 import type { Route } from "./+types/table";
 import { lookedAgain } from "~core/repeatability/table-rounds";
@@ -12,6 +10,7 @@ import { counted } from "~core/words";
 import { known } from "~app/server/known.server";
 import { tableOf } from "~app/server/client/table.server";
 import { visitOf } from "~app/server/client/workspace.server";
+import { Box, Typography } from "~app/ui/box";
 import { HandSide } from "~app/ui/hand-side";
 import { SideColumn } from "~app/ui/side-column";
 import { MomentToggle } from "~app/ui/moment-toggle";

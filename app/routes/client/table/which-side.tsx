@@ -1,8 +1,7 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { standsOut, type Check } from "~core/table/checks";
 import type { Side } from "~core/units";
+import { Box, Typography } from "~app/ui/box";
 
 const sideWord = { L: "Left", R: "Right" } as const;
 

@@ -1,4 +1,3 @@
-import Box from "@mui/material/Box";
 import MenuItem from "@mui/material/MenuItem";
 import Slider from "@mui/material/Slider";
 import { useTheme } from "@mui/material/styles";
@@ -11,6 +10,7 @@ import { changeOf, heatOf, spotKey } from "~core/findings/heat";
 import { sinceLast } from "~core/findings/since-last";
 import type { Restriction } from "~core/findings/restriction";
 import type { Side } from "~core/units";
+import { Box } from "~app/ui/box";
 import { BodyFigure, type Paint, type Spot } from "~app/ui/body-figure";
 import { FigureColumn } from "~app/ui/figure-column";
 import { depthColours } from "~app/ui/theme";

@@ -1,8 +1,7 @@
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
 import { memo, useMemo } from "react";
 import type { Restriction } from "~core/findings/restriction";
 import { sinceLast } from "~core/findings/since-last";
+import { Box, Typography } from "~app/ui/box";
 import { findingName } from "./finding";
 
 /** What is different from last time, in a few lines; nothing where nothing is. */

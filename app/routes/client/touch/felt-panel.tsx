@@ -1,10 +1,8 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Typography from "@mui/material/Typography";
 import { memo, useEffect, useRef } from "react";
 import { layerName } from "~core/anatomy/layers";
 import { structureOf } from "~core/anatomy/structures";
@@ -19,6 +17,7 @@ import {
   type Restriction,
 } from "~core/findings/restriction";
 import type { Side } from "~core/units";
+import { Box, Typography } from "~app/ui/box";
 import type { Finding } from "./finding";
 import { useFelt } from "./use-felt";
 

@@ -1,9 +1,8 @@
 import Button from "@mui/material/Button";
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
 import { useEffect, useRef } from "react";
 import { useFetcher } from "react-router";
 import type { FieldErrors } from "~app/validation";
+import { Box, Typography } from "~app/ui/box";
 import type { Sending } from "./finding";
 
 /** Findings on their way: each is tried until it is kept, and says so while it is not. */

@@ -1,8 +1,6 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import {
   afterWords,
@@ -13,6 +11,7 @@ import {
   type SkinAfter,
   type SkinResponse,
 } from "~core/findings/skin";
+import { Box, Typography } from "~app/ui/box";
 
 /** What the skin of a place did, and under what: a press keeps it. */
 export function SkinHere({ keep }: { keep: (response: SkinResponse, after: SkinAfter) => void }) {

@@ -1,9 +1,8 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { useFetcher } from "react-router";
 import type { IsoDay } from "~core/days";
 import { afterWords, restsUntil, skinPlace, skinWords, type SkinFound } from "~core/findings/skin";
+import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import { useTakeOff } from "~app/ui/use-take-off";
 

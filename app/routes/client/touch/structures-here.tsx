@@ -1,10 +1,9 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import type { ReactNode } from "react";
 import { layers } from "~core/anatomy/layers";
 import { placeOf } from "~core/anatomy/places";
 import { structureGroups, structures } from "~core/anatomy/structures";
+import { Box, Typography } from "~app/ui/box";
 import type { Spot } from "~app/ui/body-figure";
 import { depthColours } from "~app/ui/theme";
 

@@ -1,8 +1,6 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Typography from "@mui/material/Typography";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { data, useSubmit } from "react-router";
 import { known } from "~app/server/known.server";
@@ -16,6 +14,7 @@ import { today } from "~app/server/today.server";
 import { skinOf } from "~data/skin";
 import { keeping } from "~app/server/request/session.server";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
+import { Box, Typography } from "~app/ui/box";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import { useTakeOff } from "~app/ui/use-take-off";
 import type { Spot } from "~app/ui/body-figure";

@@ -1,7 +1,5 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
-import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { data, Link, useFetcher } from "react-router";
 import { array, number, object, string } from "yup";
@@ -9,6 +7,7 @@ import type { Route } from "./+types/drawings";
 import { isLayGrade, layCheck, layOrder } from "~core/repeatability/lay-figures";
 import { inSession } from "~app/server/request/session.server";
 import { validate } from "~app/validation";
+import { Box, Typography } from "~app/ui/box";
 import { Page } from "~app/ui/page";
 import { useTableKeys } from "~app/routes/client/table/use-table-keys";
 import { aStepMore, sidesSeen, WhichSide } from "~app/routes/client/table/which-side";

@@ -1,5 +1,3 @@
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
 import { useTheme } from "@mui/material/styles";
 import { useState } from "react";
 import { landmarks, type LandmarkKey } from "~core/anatomy/landmarks";
@@ -8,6 +6,7 @@ import type { Metric } from "~core/measure/metrics";
 import { leastPairs } from "~core/statistics/pooled-ratio";
 import type { MetricRepeat } from "~core/repeatability/study";
 import { z95 } from "~core/units";
+import { Box, Typography } from "~app/ui/box";
 import { agreementPlot } from "./agreement-layout";
 
 type Shown = Omit<MetricRepeat, "metric"> & { metric: Pick<Metric, "name" | "unit">; more: number };

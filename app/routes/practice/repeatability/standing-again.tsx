@@ -1,10 +1,9 @@
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
 import { formatValue, unitSign } from "~core/measure/format";
 import { methodName } from "~core/measure/methods";
 import type { Metric } from "~core/measure/metrics";
 import { leastPairs } from "~core/statistics/pooled-ratio";
 import { isUsed, type StandingRepeat } from "~core/repeatability/standing-study";
+import { Box, Typography } from "~app/ui/box";
 
 type Shown = Omit<StandingRepeat, "metric"> & { metric: Pick<Metric, "name" | "unit"> };
 

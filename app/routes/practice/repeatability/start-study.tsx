@@ -1,14 +1,13 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import FormGroup from "@mui/material/FormGroup";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { useFetcher } from "react-router";
 import type { FieldErrors } from "~app/validation";
+import { Box, Typography } from "~app/ui/box";
 import { WhenReady } from "~app/ui/when-ready";
 import type { Source, ViewKind } from "./sources.server";
 

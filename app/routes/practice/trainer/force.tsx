@@ -1,16 +1,15 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import Slider from "@mui/material/Slider";
 import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
 import { newtons, scoreForce, tareOf, type ForceScore, type Weighed } from "~core/trainer/force";
 import { seeded } from "~core/random";
 import { scaleStandIn, serialScale, type Scale } from "~devices/scale/scale";
 import type { Ports } from "~devices/serial";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import { useNotify } from "~app/ui/notices";
 import { WhenReady } from "~app/ui/when-ready";

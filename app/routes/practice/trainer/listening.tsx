@@ -1,8 +1,7 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { answered, isOver, startStaircase, thresholdOf, turnsWanted, type Staircase } from "~core/trainer/staircase";
+import { Box, Typography } from "~app/ui/box";
 import { WhenReady } from "~app/ui/when-ready";
 import { Fine } from "~app/ui/fine";
 import { Hands } from "./hands";

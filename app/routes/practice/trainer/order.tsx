@@ -1,10 +1,9 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { arcSteps } from "~core/light-touch/arc-steps";
 import { seeded } from "~core/random";
 import { scoreOrder, shuffledSteps } from "~core/trainer/drills";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import { WhenReady } from "~app/ui/when-ready";
 import type { Keep } from "./kinds";

@@ -1,6 +1,4 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { leastTaps, rateBand, rateOfTaps } from "~core/light-touch/rhythm";
 import {
@@ -14,6 +12,7 @@ import {
   type Rhythm,
 } from "~core/trainer/drills";
 import { counted } from "~core/words";
+import { Box, Typography } from "~app/ui/box";
 import { WhenReady } from "~app/ui/when-ready";
 import { Hands } from "./hands";
 import type { Keep } from "./kinds";

@@ -1,8 +1,6 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Typography from "@mui/material/Typography";
 import { useCallback } from "react";
 import { data, Link, useFetcher, useSearchParams } from "react-router";
 import { mixed, number, object, string } from "yup";
@@ -11,6 +9,7 @@ import { progressOf } from "~core/trainer/progress";
 import { z95 } from "~core/units";
 import { inSession } from "~app/server/request/session.server";
 import { validate } from "~app/validation";
+import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import { HandSide } from "~app/ui/hand-side";
 import { useNotify } from "~app/ui/notices";

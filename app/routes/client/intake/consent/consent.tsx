@@ -1,9 +1,7 @@
 import Alert from "@mui/material/Alert";
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { data, useFetcher } from "react-router";
 import { known } from "~app/server/known.server";
@@ -24,6 +22,7 @@ import { ownVisit, visitOf } from "~app/server/client/workspace.server";
 import { agree } from "~app/server/client/consent.server";
 import { inSession } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
+import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import { WhenReady } from "~app/ui/when-ready";
 import { Signature, SignaturePad } from "~app/ui/signature-pad";

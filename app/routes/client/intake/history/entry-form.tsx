@@ -1,10 +1,8 @@
 import Alert from "@mui/material/Alert";
 import Autocomplete from "@mui/material/Autocomplete";
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { useFetcher } from "react-router";
 import { readPlace } from "~core/anatomy/read-place";
@@ -15,6 +13,7 @@ import type { TypedEntry } from "~core/screening/entry";
 import { suggest } from "~core/screening/find-condition";
 import { readTold } from "~core/screening/told/read-told";
 import { readWhen } from "~core/screening/told/when";
+import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import type { FieldErrors } from "~app/validation";
 import { WhenReady } from "~app/ui/when-ready";

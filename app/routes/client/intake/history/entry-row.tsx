@@ -1,13 +1,12 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { useFetcher } from "react-router";
 import { entryKinds } from "~core/screening/conditions";
 import type { HistoryEntry } from "~core/screening/facts";
 import { agoInWords } from "~core/screening/rough-date";
 import { entryTitle } from "~core/screening/screen";
+import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import type { FieldErrors } from "~app/validation";
 import type { HistoryVersion } from "~data/history";

@@ -1,7 +1,5 @@
-import Box from "@mui/material/Box";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import Switch from "@mui/material/Switch";
-import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { data } from "react-router";
 import { object, string } from "yup";
@@ -16,6 +14,7 @@ import { visitOf } from "~app/server/client/workspace.server";
 import { dayOfVisit, judgedOf } from "~app/server/client/screening.server";
 import { inSession } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
+import { Box, Typography } from "~app/ui/box";
 import { SafetyFigure } from "~app/ui/safety-figure";
 import { validate, type FieldErrors } from "~app/validation";
 import { getClient } from "~data/clients";

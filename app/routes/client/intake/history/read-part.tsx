@@ -1,9 +1,7 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Chip from "@mui/material/Chip";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Typography from "@mui/material/Typography";
 import { useMemo } from "react";
 import { nameOf } from "~core/anatomy/places";
 import type { IsoDay } from "~core/days";
@@ -14,6 +12,7 @@ import { usualPreferences, usualSchool } from "~core/screening/facts";
 import { isActive } from "~core/screening/outcome";
 import { answers, answerWord } from "~core/screening/questions";
 import { screen, unknownQuestion } from "~core/screening/screen";
+import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import { needsAnswer, type Part } from "./told-parts";
 

@@ -1,7 +1,5 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { data, useFetcher } from "react-router";
 import { number, object, string } from "yup";
@@ -22,6 +20,7 @@ import { validate, type FieldErrors } from "~app/validation";
 import { getClient } from "~data/clients";
 import { addOwnMeasure, ownMeasuresOf, retireOwnMeasure, saveOwnScore, saveOwnWords } from "~data/own-measures";
 import { Trend } from "./trend";
+import { Box, Typography } from "~app/ui/box";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { WhenReady } from "~app/ui/when-ready";
 import { counted } from "~core/words";

@@ -1,9 +1,8 @@
-import Box from "@mui/material/Box";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Typography from "@mui/material/Typography";
 import type { KeyboardEvent } from "react";
 import { answers, answerWord, type Answer } from "~core/screening/questions";
+import { Box, Typography } from "~app/ui/box";
 
 const keys: Record<string, Answer> = { y: "yes", n: "no", d: "unsure" };
 

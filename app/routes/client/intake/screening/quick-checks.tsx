@@ -1,9 +1,7 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { useFetcher } from "react-router";
 import {
@@ -14,6 +12,7 @@ import {
   trunkRotation,
   type SignKey,
 } from "~core/screening/thresholds";
+import { Box, Typography } from "~app/ui/box";
 import { useNotify } from "~app/ui/notices";
 import { WhenReady } from "~app/ui/when-ready";
 
