@@ -1,7 +1,6 @@
 import { PassThrough } from "node:stream";
 import type { EmotionCache } from "@emotion/cache";
 import { CacheProvider } from "@emotion/react";
-import { createReadableStreamFromReadable } from "@react-router/node";
 import { renderToPipeableStream } from "react-dom/server";
 import {
   isRouteErrorResponse,
@@ -45,9 +44,8 @@ export default function handleRequest(
             clearTimeout(late);
             const html = Buffer.concat(chunks).toString("utf8");
             headers.set("Content-Type", "text/html; charset=utf-8");
-            const out = new PassThrough();
-            out.end(html.replace("</head>", () => `${styleTags(cache)}</head>`));
-            resolve(new Response(createReadableStreamFromReadable(out), { headers, status: failed }));
+            const whole = html.replace("</head>", () => `${styleTags(cache)}</head>`);
+            resolve(new Response(whole, { headers, status: failed }));
           });
           pipe(body);
         },

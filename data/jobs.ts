@@ -1,7 +1,7 @@
 import type { Moment } from "../core/findings/restriction";
 import type { View } from "../core/measure/view";
 import type { PhotoSetup } from "../core/measure/calibration";
-import type { Tx } from "./database";
+import { once, type Tx } from "./database";
 import { NotFound, Stale } from "./errors";
 import { Busy } from "./lane";
 import { enqueue } from "./queue";
@@ -63,20 +63,22 @@ export async function ask(
 
 /** What is asked for a client and not done yet, in the order it was asked for. */
 export const jobsOf = (tx: Tx, clientId: string): Promise<Job[]> =>
-  tx("job as j")
-    .join("visit as v", "v.id", "j.visit_id")
-    .where({ "j.client_id": clientId })
-    .orderBy(["j.created_at", "j.id"])
-    .select({
-      id: "j.id",
-      kind: "j.kind",
-      visitId: "j.visit_id",
-      ordinal: "v.ordinal",
-      about: "j.about",
-      share: "j.share",
-      problem: "j.problem",
-      again: tx.raw("j.problem is not null and exists (select from job_file f where f.job_id = j.id)"),
-    });
+  once(tx, `jobsOf ${clientId}`, async () =>
+    tx("job as j")
+      .join("visit as v", "v.id", "j.visit_id")
+      .where({ "j.client_id": clientId })
+      .orderBy(["j.created_at", "j.id"])
+      .select({
+        id: "j.id",
+        kind: "j.kind",
+        visitId: "j.visit_id",
+        ordinal: "v.ordinal",
+        about: "j.about",
+        share: "j.share",
+        problem: "j.problem",
+        again: tx.raw("j.problem is not null and exists (select from job_file f where f.job_id = j.id)"),
+      }),
+  );
 
 /** It is not wanted any more: who works on it finds nothing to keep. */
 export async function stop(tx: Tx, clientId: string, id: string): Promise<void> {

@@ -3,6 +3,7 @@ import { views, type View } from "../core/measure/view";
 import type { Moment } from "../core/findings/restriction";
 import { once, type Tx } from "./database";
 import { NotFound, Stale } from "./errors";
+import { jobsOf } from "./jobs";
 
 export type Photo = {
   id: string;
@@ -38,15 +39,19 @@ const select = (tx: Tx) =>
       pictured: tx.raw("exists (select from photo_file f where f.photo_id = p.id)"),
     });
 
-/** Current pictures of a client, in the order of visits and views; replaced ones are left out. */
+/**
+ * Current pictures of a client, in the order of visits and views; replaced ones are left out. What waits to be taken in is
+ * asked for before, whoever asks: a picture that is taken in meanwhile is in both lists then, and not in neither.
+ */
 export const photosOfClient = (tx: Tx, clientId: string): Promise<Photo[]> =>
-  once(tx, `photosOfClient ${clientId}`, async () =>
-    select(tx)
+  once(tx, `photosOfClient ${clientId}`, async () => {
+    await jobsOf(tx, clientId);
+    return select(tx)
       .where("v.client_id", clientId)
       .whereNull("p.replaced_at")
       .orderBy(["v.ordinal", "p.moment"])
-      .orderByRaw("array_position(?::text[], p.view), p.standing", [[...views]]),
-  );
+      .orderByRaw("array_position(?::text[], p.view), p.standing", [[...views]]);
+  });
 
 /** The latest pictures of all clients that are still there, with whom they show. */
 export const picturesOfPractice = (tx: Tx, most: number): Promise<(Photo & { clientId: string })[]> =>

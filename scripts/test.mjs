@@ -71,7 +71,7 @@ main(async () => {
         await run(
           process.execPath,
           [bin("jest"), "--maxWorkers=2", "--json", `--outputFile=${report}`, "--testLocationInResults", ...rest],
-          { env: { EMBER_TEST_CLUSTER: JSON.stringify(urls), NODE_ENV: "test" } },
+          { env: { EMBER_TEST_CLUSTER: JSON.stringify(urls), NODE_ENV: "test", LOG_LEVEL: "silent" } },
         ).catch((error) => {
           if (!existsSync(report)) throw error;
           console.log(error.output);

@@ -51,14 +51,13 @@ const BareBox = (given: Given) => {
 const Dressed = (given: Given) => useElement(given, "div");
 
 const elements: Record<string, string> = { h1: "h1", h2: "h2", h3: "h3", body1: "p", body2: "p" };
+const oneLine = { overflow: "hidden", textOverflow: "ellipsis", whiteSpace: "nowrap" };
 const BareText = ({ variant = "body1", noWrap, ...given }: Given & { variant?: string; noWrap?: boolean }) =>
-  useElement(
-    noWrap
-      ? { ...given, sx: [{ overflow: "hidden", textOverflow: "ellipsis", whiteSpace: "nowrap" }, given.sx as never] }
-      : given,
-    elements[variant] ?? "p",
-    variant,
-  );
+  useElement(noWrap ? { ...given, sx: both(oneLine, given.sx) } : given, elements[variant] ?? "p", variant);
+
+/** One piece of `sx` after another. */
+export const both = (first: SxProps<Theme>, then: SxProps<Theme> | undefined): SxProps<Theme> =>
+  [first, ...(Array.isArray(then) ? (then as unknown[]) : [then])] as never;
 
 type Dress = { sx?: SxProps<Theme>; className?: string; children?: ReactNode };
 export const Box = BareBox as OverridableComponent<{ props: Dress; defaultComponent: "div" }>;

@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import { UNSAFE_decodeViaTurboStream as decode } from "react-router";
 import sharp from "sharp";
 import { post, signIn } from "../server";
 import { addresses, fingerprint, kiln, secondPractice, within } from "./practices";
@@ -144,8 +145,10 @@ export async function reusedIds(base: string, appUrl: string, times = 6): Promis
   };
   const figures = async (path: string) => {
     const answer = await fetch(`${base}${path}.data`, { headers: { Cookie: mine } });
+    // what is said, not how it was written down: that depends on which parts of it are one object
+    const { value } = await decode(answer.body!, globalThis as never);
     // without what is made for each request: ids for new rows, and the page's nonce
-    return (await answer.text()).replace(/"[0-9a-f-]{36}"|"[A-Za-z0-9+/]{22}=="/g, "");
+    return JSON.stringify(await value).replace(/"[0-9a-f-]{36}"|"[A-Za-z0-9+/]{22}=="/g, "");
   };
   const before = await fingerprint(appUrl, kiln);
   const shown = ["change", "assess/stand"].map((stage) => `/clients/${ids.clientId![0]}/${stage}`);

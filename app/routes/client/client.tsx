@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import Chip from "@mui/material/Chip";
 import Tooltip from "@mui/material/Tooltip";
 import { useEffect, useMemo, useRef } from "react";
-import { Link, Outlet, useLocation, useMatches } from "react-router";
+import { Link, Outlet, useLocation, useMatches, useNavigation } from "react-router";
 import type { Route } from "./+types/client";
 import { depthOf } from "~core/anatomy/layers";
 import { shapeOf } from "~core/anatomy/shape";
@@ -117,14 +117,17 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
   const { pathname, search } = useLocation();
   const base = `/clients/${client.id}`;
   const stage = pathname.slice(base.length + 1);
-  const [part] = Object.keys(parts).filter((each) => stage.startsWith(each));
+  // what was pressed looks chosen at once, and its parts are there, before the page itself is
+  const { location: next } = useNavigation();
+  const shown = next && `${next.pathname}/`.startsWith(`${base}/`) ? next.pathname.slice(base.length + 1) : stage;
+  const [part] = Object.keys(parts).filter((each) => shown.startsWith(each));
   // the page one is on is in sight, also where the row is longer than the screen
   const row = useRef<HTMLElement>(null);
   useEffect(() => {
-    const here = row.current?.querySelector<HTMLElement>('[aria-current="page"]');
+    const here = row.current?.querySelector<HTMLElement>(".chosen");
     if (row.current && here)
       row.current.scrollLeft = here.offsetLeft - (row.current.clientWidth - here.clientWidth) / 2;
-  }, [stage]);
+  }, [shown]);
   // Stand needs the height for the picture: there the strip gives way.
   const slim = useMatches().some((match) => (match.handle as { slim?: boolean } | undefined)?.slim);
   return (
@@ -164,6 +167,7 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
               key={name}
               to={`${base}${path && `/${path}`}${search}`}
               aria-current={(under ? stage.startsWith(under) : stage === path) ? "page" : undefined}
+              className={(under ? shown.startsWith(under) : shown === path) ? "chosen" : undefined}
             >
               {name}
             </Link>
@@ -173,7 +177,12 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
       {part && (
         <nav ref={row} aria-label={stages.find((each) => each.under === part)!.name} className="parts">
           {parts[part]!.map(({ name, path }) => (
-            <Link key={name} to={`${base}/${path}${search}`} aria-current={stage === path ? "page" : undefined}>
+            <Link
+              key={name}
+              to={`${base}/${path}${search}`}
+              aria-current={stage === path ? "page" : undefined}
+              className={shown === path ? "chosen" : undefined}
+            >
               {name}
             </Link>
           ))}

@@ -166,11 +166,30 @@ describe("a picture that is sent", () => {
     }
   });
 
-  it("that is stopped while somebody reads it is not kept", async () => {
+  it("that is taken in while a page asks for it is in the list of those that wait, if not among the pictures", async () => {
     const client = await newClient();
     const id = await send(client);
+    await inside(mine, async (tx) => {
+      tx.answered = new Map();
+      // the frame above has asked for the pictures already
+      const pictures = await photosOfClient(tx, client.client);
+      await perform(db.app, { practice: db.practices[mine], job: id });
+      expect(pictures).toEqual([]);
+      expect((await jobsOf(tx, client.client)).map((job) => job.id)).toEqual([id]);
+    });
+    expect(await pictures(client)).toHaveLength(1);
+  });
+
+  it("that is stopped while somebody reads it is not kept", async () => {
+    const client = await newClient();
+    // noise takes its time
+    const noise = { type: "gaussian" as const, mean: 128, sigma: 60 };
+    const large = await sharp({ create: { width: 3000, height: 4000, channels: 3, background: "#888", noise } })
+      .jpeg()
+      .toBuffer();
+    const id = await send(client, large);
     const reading = perform(db.app, { practice: db.practices[mine], job: id });
-    await until(async () => (await asked(client))[0]?.share !== null);
+    await until(async () => Boolean((await asked(client))[0]?.share));
     await inside(mine, (tx) => stop(tx, client.client, id));
     await reading;
     expect(await pictures(client)).toEqual([]);

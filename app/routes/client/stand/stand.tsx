@@ -47,8 +47,6 @@ export function loader(asked: Route.LoaderArgs) {
   return known(asked, "stand", async ({ tx, practitioner }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, asked.request);
-    // before the pictures: one that is taken in between is in both lists, and not in neither
-    const jobs = await jobsOf(tx, client.id);
     const photos = await photosOfClient(tx, client.id);
     const byHand = await measurementsOf(tx, client.id);
     const figures = await ownFigures(tx);
@@ -58,7 +56,7 @@ export function loader(asked: Route.LoaderArgs) {
       visit,
       // a long series has hundreds: what this visit is not held against does not travel
       photos: besideVisit(photos, await momentsOfClient(tx, client.id), visit.ordinal),
-      jobs,
+      jobs: await jobsOf(tx, client.id),
       putAside,
       pictured: [...photos, ...putAside].filter((each) => each.pictured).length,
       figures,
