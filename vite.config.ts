@@ -36,6 +36,8 @@ const groups = [
   },
   { name: "menus", test: packages("@mui/material"), priority: 5, minShareCount: 4 },
   { name: "body", test: /\/core\/(anatomy|techniques|consent|words)/, priority: 4, minShareCount: 2 },
+  { name: "measure", test: /\/core\/(measure|statistics|change|findings)\//, priority: 4, minShareCount: 3 },
+  { name: "plan", test: /\/core\/(series|screening|reading)\//, priority: 4, minShareCount: 3 },
   { name: "ui", test: /\/app\/ui\//, priority: 3, minShareCount: 6 },
 ];
 

@@ -204,7 +204,19 @@ export const landmarks: Record<LandmarkKey, Landmark> = catalogue;
 /** A landmark of one body side, or of the mid-plane: "acromion.L", "c7". */
 export type PointKey = LandmarkKey | `${LandmarkKey}.${Side}`;
 
-export const splitPoint = (point: PointKey): { landmark: LandmarkKey; side: Side | undefined } => {
+type Split = { readonly landmark: LandmarkKey; readonly side: Side | undefined };
+// asked thousands of times for every picture that is read
+const splits = new Map<PointKey, Split>(
+  (Object.keys(catalogue) as LandmarkKey[]).flatMap((landmark): [PointKey, Split][] => [
+    [landmark, { landmark, side: undefined }],
+    [`${landmark}.L`, { landmark, side: "L" }],
+    [`${landmark}.R`, { landmark, side: "R" }],
+  ]),
+);
+
+export const splitPoint = (point: PointKey): Split => {
+  const known = splits.get(point);
+  if (known) return known;
   const [landmark, side] = point.split(".");
   return { landmark: landmark as LandmarkKey, side: side as Side | undefined };
 };

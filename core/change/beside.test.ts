@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { readPhoto } from "../measure/read-photo";
 import { views, type View } from "../measure/view";
 import { references, standing } from "../test/standing";
-import { besideVisit, formerOf, heldAgainst, inView } from "./beside";
+import { besideVisit, formerOf, heldAgainst, inView, momentsBeside } from "./beside";
 import { momentsOf, type PhotoAtVisit } from "./moments";
 
 type Taken = PhotoAtVisit & { id: string };
@@ -51,7 +51,7 @@ describe("what a visit's page takes of a client's pictures", () => {
       fc.property(series, fc.integer({ min: 1, max: 5 }), (photos, ordinal) => {
         const all = momentsOf(photos, [], read);
         const few = besideVisit(photos, all, ordinal);
-        const again = momentsOf(few, [], read);
+        const again = momentsBeside(few, [], read, {}, ordinal);
         for (const moment of ["before", "after"] as const)
           for (const view of [...views, "whole"] as const) {
             const said = (moments: typeof all) => ({

@@ -1,7 +1,9 @@
 import type { Moment } from "../findings/restriction";
+import type { HandMeasurement } from "../measure/by-hand";
+import type { OwnFigures } from "../measure/own-figures";
 import type { Reading } from "../measure/reading";
 import { views, type View } from "../measure/view";
-import { pictureBefore, type MomentReadings, type PhotoAtVisit } from "./moments";
+import { momentsOf, pictureBefore, type MomentReadings, type PhotoAtVisit } from "./moments";
 
 /** Whether a reading belongs to a view, or to the whole body. */
 export const inView =
@@ -63,3 +65,21 @@ export function besideVisit<P extends PhotoAtVisit>(
   }
   return photos.filter((each) => needed.has(each));
 }
+
+/**
+ * The moments that a visit's page speaks of, from its pictures: those of other visits that were taken afterwards are there for
+ * what was taken over from them, and nothing is held against them. `read`: what a picture says.
+ */
+export const momentsBeside = <P extends PhotoAtVisit>(
+  photos: readonly P[],
+  byHand: readonly HandMeasurement[],
+  read: (photo: P) => Reading[],
+  figures: Readonly<Record<string, OwnFigures>>,
+  ordinal: number,
+): MomentReadings[] =>
+  momentsOf(
+    photos,
+    byHand,
+    (photo) => (photo.moment === "before" || photo.ordinal === ordinal ? read(photo) : []),
+    figures,
+  );

@@ -1,6 +1,15 @@
 import { landmarks, splitPoint, type PointKey } from "../anatomy/landmarks";
 import { z95, type Side } from "../units";
-import { calibrate, leanOf, locate, referenceKeys, type BodyPoint, type Scene } from "./calibration";
+import {
+  calibrate,
+  leanOf,
+  locate,
+  referenceKeys,
+  type BodyPoint,
+  type Calibration,
+  type Px,
+  type Scene,
+} from "./calibration";
 import type { Metric } from "./metrics";
 
 /** How sure the placing and the set-up are (standard deviations). */
@@ -71,30 +80,39 @@ export type Measured = {
 export function measure(
   metric: MeasuredBy,
   side: Side | undefined,
-  scene: Scene,
+  whole: Scene,
   precision: Precision = usualPrecision,
 ): Measured | undefined {
   const points = metric.points(side ?? "L");
-  const evaluate = (varied: Scene): readonly number[] | undefined => {
-    const calibration = calibrate(varied);
-    if (!calibration) return undefined;
-    const located: BodyPoint[] = [];
-    for (const point of points) {
-      const place = locate(varied, calibration, point);
-      if (!place) return undefined;
-      // Metrics of one body side are written for the left; the right one is its mirror image.
-      located.push(metric.sides === "each" && side === "R" ? { ...place, across: -place.across } : place);
-    }
-    return metric.offsets ? metric.offsets(located) : [metric.value(located)];
+  const scene = { ...whole, marks: marksFor(points, whole.marks) };
+  const calibration = calibrate(scene);
+  if (!calibration) return undefined;
+  const place = (varied: Scene, calibrated: Calibration, point: PointKey): BodyPoint | undefined => {
+    const found = locate(varied, calibrated, point);
+    // Metrics of one body side are written for the left; the right one is its mirror image.
+    return found && metric.sides === "each" && side === "R" ? { ...found, across: -found.across } : found;
   };
-  const values = evaluate(scene);
+  const valuesAt = (located: readonly (BodyPoint | undefined)[]): readonly number[] | undefined => {
+    if (located.includes(undefined)) return undefined;
+    const all = located as BodyPoint[];
+    return metric.offsets ? metric.offsets(all) : [metric.value(all)];
+  };
+  const stand = points.map((point) => place(scene, calibration, point));
+  const values = valuesAt(stand);
   if (values === undefined) return undefined;
-  const calibration = calibrate(scene)!;
+  /** What the metric says of a varied scene; `point`: only where it lies was varied, so that the others stay. */
+  const evaluate = (varied: Scene, point?: PointKey): readonly number[] | undefined => {
+    const calibrated = point ? calibration : calibrate(varied);
+    if (!calibrated) return undefined;
+    return valuesAt(
+      points.map((each, i) => (!point || hangsOn(each, point) ? place(varied, calibrated, each) : stand[i])),
+    );
+  };
   const effects: Effect[] = [];
   const add = (part: Omit<ErrorPart, "variance">, sd: number, vary: (by: number) => Scene) => {
     if (sd === 0) return;
-    const high = evaluate(vary(sd));
-    const low = evaluate(vary(-sd));
+    const high = evaluate(vary(sd), part.point);
+    const low = evaluate(vary(-sd), part.point);
     if (high === undefined || low === undefined) return;
     effects.push({ ...part, by: high.map((value, i) => (value - low[i]!) / 2) });
   };
@@ -137,6 +155,23 @@ export function measure(
   return { value: values[0]!, se: Math.sqrt(sum(parts)), seRepeat: Math.sqrt(sum(repeat)), parts };
 }
 
+/** Whether where a point lies depends on where another is marked: on its own mark, and on the floor on its ankle's. */
+const hangsOn = (point: PointKey, other: PointKey): boolean => {
+  if (point === other) return true;
+  const { landmark, side } = splitPoint(point);
+  return landmarks[landmark].onFloor === true && other === `ankle.${side ?? "L"}`;
+};
+
+/** The marks that a metric's points are located by: its own, plumb and stick, and the ankles that a point on the floor hangs on. */
+function marksFor(points: readonly PointKey[], marks: Scene["marks"]): Scene["marks"] {
+  const own: Record<string, Px> = {};
+  for (const key of [...points, ...referenceKeys, "ankle.L", "ankle.R"] as const) {
+    const mark = marks[key];
+    if (mark) own[key] = mark;
+  }
+  return own;
+}
+
 const sum = (parts: readonly ErrorPart[]) => parts.reduce((total, { variance }) => total + variance, 0);
 
 /** The causes of error with what each adds, largest first. */
@@ -164,9 +199,18 @@ function withoutBias(values: readonly number[], effects: readonly Effect[]): Mea
   const n = values.length;
   const squares = values.reduce((total, value) => total + value ** 2, 0);
   const spreadOf = (counted: readonly Effect[]) => {
-    const trace = counted.reduce((total, { by }) => total + dot(by, by), 0);
-    const trace2 = counted.reduce((total, a) => total + counted.reduce((row, b) => row + dot(a.by, b.by) ** 2, 0), 0);
-    const along = counted.reduce((total, { by }) => total + dot(by, values) ** 2, 0);
+    const covariance = new Float64Array(n * n);
+    for (const { by } of counted)
+      for (let i = 0; i < n; i++) for (let j = 0; j < n; j++) covariance[i * n + j]! += by[i]! * by[j]!;
+    let [trace, trace2, along] = [0, 0, 0];
+    for (let i = 0; i < n; i++) {
+      trace += covariance[i * n + i]!;
+      for (let j = 0; j < n; j++) {
+        const shared = covariance[i * n + j]!;
+        trace2 += shared * shared;
+        along += values[i]! * shared * values[j]!;
+      }
+    }
     return { trace, sd: Math.sqrt(Math.max(4 * along - 2 * trace2, 2 * trace2)) / n };
   };
   const all = spreadOf(effects);

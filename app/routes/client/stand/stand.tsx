@@ -5,12 +5,11 @@ import { data, Link, useRevalidator, useSearchParams } from "react-router";
 import { useEffect, useMemo, useState } from "react";
 import { known } from "~app/server/known.server";
 import type { Route } from "./+types/stand";
-import { besideVisit, formerOf, heldAgainst, inView } from "~core/change/beside";
-import { momentsRead } from "~core/change/moments";
+import { besideVisit, formerOf, heldAgainst, inView, momentsBeside } from "~core/change/beside";
 import { stands } from "~core/consent/consent";
 import type { Moment } from "~core/findings/restriction";
 import { measurable } from "~core/measure/by-hand";
-import { readOnce } from "~core/measure/read-photo";
+import { readBy, readOnce } from "~core/measure/read-photo";
 import { mostStandings } from "~core/measure/standings";
 import { views, viewName, type View } from "~core/measure/view";
 import { keeping } from "~app/server/request/session.server";
@@ -131,7 +130,10 @@ export default function Stand({ loaderData }: Route.ComponentProps) {
     next.set("visit", String(visit.ordinal));
     setParams(next, { replace: true, preventScrollReset: true });
   };
-  const moments = momentsRead(photos, byHand, figures);
+  const moments = useMemo(
+    () => momentsBeside(photos, byHand, readBy(figures), figures, visit.ordinal),
+    [photos, byHand, figures, visit.ordinal],
+  );
   const shown = whole ? "whole" : view;
   const earlier = heldAgainst(moments, visit.ordinal, moment, shown);
   const former = formerOf(photos, moments, visit.ordinal, moment, view);
