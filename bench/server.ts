@@ -36,7 +36,8 @@ export async function freePort(): Promise<number> {
 export async function serve(env: Record<string, string>, port?: number): Promise<Running> {
   const at = port ?? (await freePort());
   const started = performance.now();
-  const child = spawn(process.execPath, ["scripts/serve.mjs"], {
+  // as `npm run serve` does
+  const child = spawn(process.execPath, ["--max-old-space-size=320", "scripts/serve.mjs"], {
     env: { ...process.env, EMBER_BENCH: "1", LOG_LEVEL: "error", NODE_ENV: "production", ...env, PORT: String(at) },
     stdio: ["ignore", "ignore", "inherit"],
   });
