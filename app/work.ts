@@ -11,7 +11,12 @@ export async function work(url: string): Promise<() => Promise<void>> {
   const db = connect(url, 2);
   const queue = listen(url);
   queue.on("error", (error) => log.error(withoutWords(error), "queue failed"));
-  await queue.start();
+  try {
+    await queue.start();
+  } catch (error) {
+    await db.destroy();
+    throw error;
+  }
   const each = async (what: string, task: (queued: Queued) => Promise<void>) => {
     const id = await queue.work<Queued>(what, { pollingIntervalSeconds: 0.5, batchSize: 1 }, async ([next]) => {
       const started = performance.now();

@@ -15,6 +15,7 @@ import { saveChoice } from "~data/choices";
 import { setArchived } from "~data/clients";
 import type { Tx } from "~data/database";
 import { loadDemo } from "~data/demo/load";
+import { ask } from "~data/jobs";
 import { gradeRestriction, restrictionsOf } from "~data/findings";
 import { photosOfClient, saveMarks } from "~data/photos";
 import { saveMeasurement } from "~data/measurements";
@@ -137,6 +138,14 @@ const writes: Record<string, (tx: Tx) => Promise<unknown>> = {
       .where({ photo_id: photos.find(({ pictured }) => pictured)?.id ?? null })
       .del();
   },
+  "a picture that waits": async (tx) => {
+    await tx("job").del();
+    const { setup, moment, view } = (await photosOfClient(tx, ruben))[0]!;
+    const about = { moment, view, standing: 1 + (next() % 3), setup };
+    const [visitId, by] = [await visitOf(tx, ruben), await whoAsks(tx)];
+    await ask(tx, { id: randomUUID(), kind: "picture", clientId: ruben, visitId, by, about }, Buffer.from("x"));
+  },
+  "how far it is": (tx) => tx("job").update({ share: (next() % 10) / 10 }),
   "a visit's day": async (tx) =>
     tx("visit")
       .where({ id: await visitOf(tx, ruben) })

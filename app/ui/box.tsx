@@ -12,6 +12,7 @@ import { createElement, type ElementType, type ReactNode } from "react";
  */
 type Given = { component?: ElementType; className?: string; sx?: SxProps<Theme>; children?: ReactNode };
 
+const mostKept = 4000;
 const known = new WeakMap<Theme, Map<string, SerializedStyles>>();
 
 function styleOf(theme: Theme, sx: SxProps<Theme> | undefined, variant?: string): SerializedStyles {
@@ -27,6 +28,8 @@ function styleOf(theme: Theme, sx: SxProps<Theme> | undefined, variant?: string)
   if (!found) {
     const base = variant ? { margin: 0, ...(theme.typography as unknown as Record<string, object>)[variant] } : {};
     const own = asked === undefined ? {} : toCss({ sx: JSON.parse(text) as never, theme });
+    // places that follow a finger are said anew with every step
+    if (mine.size >= mostKept) mine.clear();
     mine.set(key, (found = serializeStyles([base, own] as never)));
   }
   return found;
