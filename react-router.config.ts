@@ -3,6 +3,8 @@ import type { Config } from "@react-router/dev/config";
 export default {
   appDirectory: "app",
   ssr: true,
+  // every route is known to the page from the start: nothing to ask for, and nothing to find, when a page is rendered
+  routeDiscovery: { mode: "initial" },
   // two programs, index and work: see vite.config.ts
   serverBuildFile: "[name].js",
   future: {

@@ -11,6 +11,11 @@ const inRouter = (file: string) =>
 const production = [
   { find: /^react-router$/, replacement: inRouter("index.mjs") },
   { find: /^react-router\/dom$/, replacement: inRouter("dom-export.mjs") },
+  // themes of CSS variables: MUI brings them along for whoever makes one, which is nobody here
+  {
+    find: /^\.\/createThemeWithVars\.mjs$/,
+    replacement: fileURLToPath(new URL("./app/ui/no-css-variables.ts", import.meta.url)),
+  },
 ];
 
 const packages = (names: string) => new RegExp(`node_modules/(${names})/`);
@@ -20,7 +25,7 @@ const groups = [
   {
     name: "style",
     test: packages(
-      "@emotion/[a-z-]+|stylis|@mui/(system|styled-engine|utils|private-theming)|clsx|react-is|prop-types",
+      "@emotion/[a-z-]+|stylis|@mui/(system|styled-engine|utils(?!/useRovingTabIndex)|private-theming)|clsx|react-is|prop-types",
     ),
     priority: 8,
   },
@@ -34,12 +39,15 @@ const groups = [
     test: /\/(app\/(root|ui\/(theme|notices|box|keep-typed|other-tabs|emotion|reload-for-unknown|mark))|core\/shelf)\.tsx?/,
     priority: 6,
   },
-  { name: "menus", test: packages("@mui/material"), priority: 5, minShareCount: 4 },
+  { name: "menus", test: packages("@mui/(material|utils)"), priority: 5, minShareCount: 4 },
   { name: "body", test: /\/core\/(anatomy|techniques|consent|words)/, priority: 4, minShareCount: 2 },
   { name: "measure", test: /\/core\/(measure|statistics|change|findings)\//, priority: 4, minShareCount: 3 },
   { name: "plan", test: /\/core\/(series|screening|reading)\//, priority: 4, minShareCount: 3 },
   { name: "ui", test: /\/app\/ui\//, priority: 3, minShareCount: 6 },
 ];
+
+/** Emotion names this package, but nothing here uses what needs it. */
+const treeshake = { moduleSideEffects: [{ test: packages("hoist-non-react-statics"), sideEffects: false }] };
 
 export default defineConfig(({ command }) => {
   copyPoseModel();
@@ -53,7 +61,7 @@ export default defineConfig(({ command }) => {
     ssr: command === "build" ? { noExternal: true as const, external } : { external },
     environments: {
       ssr: { build: { rollupOptions: { input: { index: "./app/server.ts", work: "./app/work.ts" } } } },
-      client: { build: { rolldownOptions: { output: { codeSplitting: { groups } } } } },
+      client: { build: { rolldownOptions: { output: { codeSplitting: { groups } }, treeshake } } },
     },
     optimizeDeps: {
       entries: ["app/entry.client.tsx", "app/root.tsx", "app/routes/**/*.tsx", "app/workers/*.ts"],
