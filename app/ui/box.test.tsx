@@ -1,12 +1,14 @@
 import createCache from "@emotion/cache";
 import { CacheProvider } from "@emotion/react";
 import LibraryBox from "@mui/material/Box";
+import LibraryButton from "@mui/material/Button";
 import { ThemeProvider, type SxProps, type Theme } from "@mui/material/styles";
 import LibraryText from "@mui/material/Typography";
 import fc from "fast-check";
 import type { ReactElement } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
 import { Box, Typography } from "./box";
+import { Button } from "./button";
 import { themes } from "./theme";
 
 /** An element as it is drawn: its tag and attributes, and the rules its class stands for. */
@@ -22,8 +24,11 @@ function drawn(element: ReactElement, theme: keyof typeof themes) {
     .join("")
     .replaceAll(/\.t-[\w-]+/g, ".x");
   const [, tag, attributes] = /^<(\w+)([^>]*)>x</.exec(html)!;
-  const own = (attributes!.match(/class="([^"]*)"/)?.[1] ?? "").split(" ").filter((name) => !/^(Mui|t-|$)/.test(name));
-  const bare = [tag, own, / id="a"/.test(attributes!)];
+  const own = (attributes!.match(/class="([^"]*)"/)?.[1] ?? "")
+    .split(" ")
+    .filter((name) => !/^(Mui|t-|button$|$)/.test(name));
+  const kept = [...attributes!.matchAll(/ (id|type|disabled|role|href|aria-disabled)="([^"]*)"/g)].map(([all]) => all);
+  const bare = [tag, own, kept.sort()];
   return { bare, rules };
 }
 
@@ -88,6 +93,52 @@ describe("a box and a text", () => {
     );
   });
 });
+
+const choices = fc.record({
+  variant: fc.constantFrom("text" as const, "outlined" as const, "contained" as const),
+  color: fc.constantFrom("primary" as const, "inherit" as const, "error" as const),
+  size: fc.constantFrom("small" as const, "medium" as const, "large" as const),
+  disabled: fc.boolean(),
+  sx,
+  as: fc.constantFrom({}, { component: "a", href: "/x" }, { component: "label" }, { type: "submit" as const }),
+});
+
+describe("a button", () => {
+  it("looks and answers as the library's own does, whatever it is told, in either theme", () => {
+    fc.assert(
+      fc.property(choices, fc.constantFrom("light" as const, "dim" as const), ({ as, ...given }, theme) => {
+        const told = { ...given, ...as, children: "x" };
+        const [ours, theirs] = [drawn(<Button {...told} />, theme), drawn(<LibraryButton {...told} />, theme)];
+        expect(ours.bare).toEqual(theirs.bare);
+        expect(looks(ours.rules)).toEqual(looks(theirs.rules));
+      }),
+      { numRuns: 300 },
+    );
+  });
+});
+
+/** How a button looks in the end, at rest, under a pointer and switched off: colours, not the names they go by. */
+function looks(sheet: string) {
+  const rules = lastSaid(sheet.replaceAll(/\.Mui-disabled|:disabled,\.x\[aria-disabled='true'\]/g, ".off"));
+  return ["", ":hover", ".off"].map((state) => {
+    const said = Object.entries(rules).filter(([where]) =>
+      [".x", `.x${state}`].includes(where.replace(/^.*hover: hover\)\{/, "")),
+    );
+    const all = Object.assign({}, ...said.map(([, body]) => body)) as Record<string, string>;
+    const named = (value: string): string =>
+      value.replace(/var\((--[\w-]+)[^)]*\)/, (_, name: string) => all[name] ?? "transparent");
+    const [, line] = /^1px solid (.*)$/.exec(all.border ?? "") ?? [];
+    return Object.fromEntries(
+      [
+        ...["background-color", "color"].map((name) => [name, named(all[name]!)]),
+        ["border-color", line && state !== ".off" ? (all["border-color"] ?? line) : line],
+        ...Object.entries(all).filter(([name]) => !unlike.test(name)),
+      ].sort(([a], [b]) => (a! < b! ? -1 : 1)),
+    ) as Record<string, string>;
+  });
+}
+/** What is written another way and looks the same, and shadows, which no button of ours casts. */
+const unlike = /^(--.*|-.*|border|border-color|(background-)?color|appearance|outline|box-shadow)$/;
 
 /** What counts of a sheet: of each rule, in order, the last value of each property. */
 function lastSaid(sheet: string) {

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { isRouteErrorResponse } from "react-router";
 import { Box, Typography } from "~app/ui/box";
 import { Mark } from "./mark";
@@ -50,7 +50,7 @@ export default function FaultPage({ error }: { error: unknown }) {
               Load again
             </Button>
           )}
-          <Button variant={fault.action === "home" ? "contained" : "outlined"} href="/">
+          <Button component="a" variant={fault.action === "home" ? "contained" : "outlined"} href="/">
             Go to Today
           </Button>
         </Box>

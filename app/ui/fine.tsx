@@ -1,5 +1,6 @@
 import type { ComponentProps } from "react";
-import { both, Typography } from "~app/ui/box";
+import { Typography } from "~app/ui/box";
+import { both } from "~app/ui/dress";
 
 const fine = { fontSize: 13.5, color: "text.secondary", "@media (pointer: coarse)": { fontSize: 16 } };
 

@@ -1,5 +1,5 @@
 import Alert from "@mui/material/Alert";
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import Snackbar from "@mui/material/Snackbar";
 
 export type Options = { severity?: "info" | "error"; undo?: () => void; again?: () => void };

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { useTheme } from "@mui/material/styles";
 import { useRef, type PointerEvent } from "react";
 import type { Stroke } from "~core/consent/consent";

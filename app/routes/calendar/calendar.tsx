@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import MuiLink from "@mui/material/Link";
 import { addDays, addWeeks, format, parseISO, startOfWeek } from "date-fns";
 import { Link } from "react-router";

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import Chip from "@mui/material/Chip";
 import Tooltip from "@mui/material/Tooltip";
 import { useEffect, useMemo, useRef } from "react";

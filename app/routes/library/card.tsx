@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { useMemo } from "react";
 import { Link } from "react-router";
 import { placeNames } from "~core/anatomy/places";

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import Chip from "@mui/material/Chip";
 import MuiLink from "@mui/material/Link";
 import MenuItem from "@mui/material/MenuItem";

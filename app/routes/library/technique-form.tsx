@@ -1,5 +1,5 @@
 import Autocomplete from "@mui/material/Autocomplete";
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import Checkbox from "@mui/material/Checkbox";
 import Chip from "@mui/material/Chip";
 import FormControlLabel from "@mui/material/FormControlLabel";

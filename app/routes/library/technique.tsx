@@ -1,5 +1,5 @@
 import Alert from "@mui/material/Alert";
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { useMemo, useState } from "react";
 import { data, Form, Link, redirect, useFetcher } from "react-router";
 import type { Route } from "./+types/technique";

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import type { Towards } from "~core/session/events";
 import { Box } from "~app/ui/box";
 

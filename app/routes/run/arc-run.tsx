@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { useMemo, useState, type ComponentProps } from "react";
 import { Link } from "react-router";
 import { arcAfter } from "~core/light-touch/arc";

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { Link, useFetcher } from "react-router";
 import type { Subject } from "~core/consent/consent";
 import type { Obstacle } from "~core/screening/may-start";

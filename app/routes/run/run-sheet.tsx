@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { useEffect, useMemo, useState, type ComponentProps } from "react";
 import { Link } from "react-router";
 import { behind, foldRun, holdOf, plannedLeft } from "~core/session/fold";

@@ -1,5 +1,5 @@
 import Alert from "@mui/material/Alert";
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import TextField from "@mui/material/TextField";
 import { useEffect, useState } from "react";
 import { useFetcher } from "react-router";

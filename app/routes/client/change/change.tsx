@@ -1,5 +1,5 @@
 import { changeNames, changeWords } from "~core/change/words";
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useTheme } from "@mui/material/styles";

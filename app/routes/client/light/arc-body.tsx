@@ -1,5 +1,5 @@
 import Alert from "@mui/material/Alert";
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { useEffect, useMemo, useRef, type ReactNode } from "react";
 import { Link } from "react-router";
 import { arcAfter, isDone, nextHold, type ArcEvent, type HoldRun } from "~core/light-touch/arc";

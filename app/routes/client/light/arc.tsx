@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { useMemo } from "react";
 import type { Route } from "./+types/arc";
 import { arcAfter } from "~core/light-touch/arc";

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { useTheme } from "@mui/material/styles";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { mostPoints, positionsOf, type PathPoint, type Unwinding } from "~core/light-touch/unwinding";

@@ -1,5 +1,5 @@
 import Alert from "@mui/material/Alert";
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useMemo, useState } from "react";

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { Link } from "react-router";
 import type { Route } from "./+types/overview";
 import { oneChangeEach } from "~core/change/compare";

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import type { CourseChange } from "~core/series/lengthen";
 import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { useMemo } from "react";
 import { differences, differenceWords, weigh } from "~core/series/edit";
 import { differenceWithReason, type Solved } from "~core/series/since";

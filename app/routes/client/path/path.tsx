@@ -1,5 +1,5 @@
 import Alert from "@mui/material/Alert";
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import MuiLink from "@mui/material/Link";
 import { useCallback, useMemo, useRef, useState } from "react";
 import { Link, useFetcher } from "react-router";

@@ -1,5 +1,5 @@
 import Alert from "@mui/material/Alert";
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import MuiLink from "@mui/material/Link";
 import { Link } from "react-router";
 import { sinceInShort, sinceWords, type Since } from "~core/series/since";

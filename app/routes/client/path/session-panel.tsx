@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { layerName } from "~core/anatomy/layers";
 import { techniqueOf } from "~core/techniques/library";
 import { positionName } from "~core/techniques/technique";

@@ -1,5 +1,5 @@
 import Alert from "@mui/material/Alert";
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import LinearProgress from "@mui/material/LinearProgress";
 import { Box, Typography } from "~app/ui/box";
 import type { SolverState } from "./use-solver";

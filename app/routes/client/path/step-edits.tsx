@@ -1,5 +1,5 @@
 import Autocomplete from "@mui/material/Autocomplete";
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useMemo } from "react";

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { useTheme } from "@mui/material/styles";
 import * as Comlink from "comlink";
 import { useEffect, useRef, useState } from "react";

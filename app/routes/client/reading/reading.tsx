@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import MuiLink from "@mui/material/Link";
 import { useState } from "react";
 import { data, Link, useFetcher, useLocation } from "react-router";

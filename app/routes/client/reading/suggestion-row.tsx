@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { useTheme } from "@mui/material/styles";
 import { structureOf } from "~core/anatomy/structures";
 import type { Pattern, State } from "~core/reading/patterns";

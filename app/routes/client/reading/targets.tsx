@@ -1,5 +1,5 @@
 import Autocomplete from "@mui/material/Autocomplete";
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import MuiLink from "@mui/material/Link";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";

@@ -1,5 +1,5 @@
 import Alert from "@mui/material/Alert";
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { noticesOf } from "~core/measure/notices";
 import { unexpectedMarks, unexpectedWords } from "~core/measure/unexpected";
 import type { PhotoSetup } from "~core/measure/calibration";

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { viewName } from "~core/measure/view";
 import { Box, Typography } from "~app/ui/box";
 import { useNotify } from "~app/ui/notices";

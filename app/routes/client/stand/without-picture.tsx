@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import type { ReactNode } from "react";
 import { Link, useFetcher } from "react-router";
 import { Box, Typography } from "~app/ui/box";

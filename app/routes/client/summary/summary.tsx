@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import type { ReactNode } from "react";
 import type { Route } from "./+types/summary";
 import { placeNames } from "~core/anatomy/places";

@@ -1,6 +1,6 @@
 import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { useTheme } from "@mui/material/styles";
 import { useMemo } from "react";
 import { bestViews, laidOut, whole } from "~core/anatomy/sights";

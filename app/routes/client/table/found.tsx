@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { isAnswered, type Answer, type VisitAnswers } from "~core/table/answers";
 import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { useMemo, useState } from "react";
 import type { Route } from "./+types/table";
 import { lookedAgain } from "~core/repeatability/table-rounds";

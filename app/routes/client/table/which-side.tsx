@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { standsOut, type Check } from "~core/table/checks";
 import type { Side } from "~core/units";
 import { Box, Typography } from "~app/ui/box";

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import TextField from "@mui/material/TextField";
 import { memo, useMemo, useState, type ReactNode } from "react";
 import { readLine, spoken } from "~core/findings/read-line";

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { useEffect, useRef } from "react";
 import { useFetcher } from "react-router";
 import type { FieldErrors } from "~app/validation";

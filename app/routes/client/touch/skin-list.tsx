@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { useFetcher } from "react-router";
 import type { IsoDay } from "~core/days";
 import { afterWords, restsUntil, skinPlace, skinWords, type SkinFound } from "~core/findings/skin";

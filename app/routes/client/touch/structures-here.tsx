@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import type { ReactNode } from "react";
 import { layers } from "~core/anatomy/layers";
 import { placeOf } from "~core/anatomy/places";

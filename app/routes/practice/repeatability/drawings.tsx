@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import LinearProgress from "@mui/material/LinearProgress";
 import { useState } from "react";
 import { data, Link, useFetcher } from "react-router";

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { useState } from "react";
 import { Link, useFetcher } from "react-router";
 import type { LookRepeat } from "~core/repeatability/table-rounds";

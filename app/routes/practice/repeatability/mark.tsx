@@ -1,5 +1,5 @@
 import Alert from "@mui/material/Alert";
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import LinearProgress from "@mui/material/LinearProgress";
 import { useEffect, useReducer } from "react";
 import { data, Link, redirect, useFetcher } from "react-router";

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { format } from "date-fns";
 import { data, Link, redirect, useFetcher } from "react-router";
 import { array, number, object, string } from "yup";

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { useState } from "react";
 import { answered, isOver, startStaircase, thresholdOf, turnsWanted, type Staircase } from "~core/trainer/staircase";
 import { Box, Typography } from "~app/ui/box";

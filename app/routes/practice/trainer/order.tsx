@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { useEffect, useState } from "react";
 import { arcSteps } from "~core/light-touch/arc-steps";
 import { seeded } from "~core/random";

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { useState } from "react";
 import { leastTaps, rateBand, rateOfTaps } from "~core/light-touch/rhythm";
 import {

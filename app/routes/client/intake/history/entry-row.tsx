@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { useFetcher } from "react-router";

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import Chip from "@mui/material/Chip";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";

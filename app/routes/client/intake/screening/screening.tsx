@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Button } from "~app/ui/button";
 import { useEffect } from "react";
 import { data, useFetcher } from "react-router";
 import { array, object, string } from "yup";
