@@ -1,4 +1,5 @@
 import { randomBytes, randomUUID } from "node:crypto";
+import { readdirSync } from "node:fs";
 import { monitorEventLoopDelay } from "node:perf_hooks";
 import { setFlagsFromString } from "node:v8";
 import { runInNewContext } from "node:vm";
@@ -106,7 +107,12 @@ if (process.env.EMBER_BENCH === "1") {
 app.use(compression());
 if (production) {
   app.use("/assets", express.static("build/client/assets", { immutable: true, maxAge: "1y" }));
-  app.use(express.static("build/client", { maxAge: "1h", index: false }));
+  // only what is there by that name: no page waits while the disk is asked for a file of its address
+  const others = readdirSync("build/client").filter((name) => name !== "assets");
+  app.get(
+    others.flatMap((name) => [`/${name}`, `/${name}/*within`]),
+    express.static("build/client", { maxAge: "1h", index: false }),
+  );
 }
 
 app.use((_request, response, next) => {

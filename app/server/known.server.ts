@@ -1,6 +1,7 @@
 import type { RouterContextProvider } from "react-router";
 import { stampOf } from "~data/stamps";
 import type { Tx } from "~data/database";
+import { tell, type Told } from "~app/told";
 import { PracticeCache } from "./practice-cache.server";
 import { inSession, type Session } from "./request/session.server";
 import { today } from "./today.server";
@@ -48,18 +49,20 @@ export function known<T>(
   as: string,
   work: (session: Session) => Promise<T>,
   also: (tx: Tx, clientId: string) => Promise<string> = () => Promise.resolve(""),
-): Promise<T> {
+): Promise<Told<T>> {
   return inSession(asked.context, async (session) => {
     const { tx, practitioner } = session;
     const { clientId } = asked.params;
     const search = new URL(asked.request.url).searchParams;
     search.delete("_routes");
     search.sort();
-    if (search.toString().length > mostSearch) return work(session);
+    if (search.toString().length > mostSearch) return tell(await work(session));
     // who asks was found before the stamp was: a change of theirs may have come between
     const { settings, library, name, practiceName } = practitioner;
     const own = JSON.stringify([settings, library, name, practiceName]);
     const stamp = [await stampOf(tx, clientId), today(), own, await also(tx, clientId)].join(" ");
-    return under(pages, tx, `${practitioner.id} ${clientId} ${as} ${search.toString()}`, stamp, () => work(session));
+    return under(pages, tx, `${practitioner.id} ${clientId} ${as} ${search.toString()}`, stamp, async () =>
+      tell(frozen(await work(session))),
+    );
   });
 }

@@ -24,10 +24,11 @@ import { PathStrip } from "./path-strip";
 import type { StripVisit } from "./path-strip-layout";
 import { sessionsOfSeries, unsafeIn } from "~app/server/client/plan-input.server";
 import { visitOf } from "~app/server/client/workspace.server";
+import { heard, type Heard, type Told } from "~app/told";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   {
-    title: `${(loaderData as Awaited<ReturnType<typeof loader>> | undefined)?.client.name ?? "Client"} · Ember Path`,
+    title: `${loaderData ? heard(loaderData as Told<Heard<typeof loader>>).client.name : "Client"} · Ember Path`,
   },
 ];
 
@@ -111,7 +112,8 @@ const parts: Record<string, { name: string; path: string }[]> = {
   ],
 };
 
-export default function ClientFrame({ loaderData }: Route.ComponentProps) {
+export default function ClientFrame({ loaderData: told }: Route.ComponentProps) {
+  const loaderData = heard(told);
   const { client, age, visit, today, strip, cautions, screened } = loaderData;
   const shape = useMemo(() => shapeOf(client.build ?? "middle", client.statureMm), [client.build, client.statureMm]);
   const { pathname, search } = useLocation();

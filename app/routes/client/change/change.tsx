@@ -28,6 +28,7 @@ import { measurementsOf } from "~data/measurements";
 import { ownFigures } from "~app/server/client/own-figures.server";
 import { photosOfClient } from "~data/photos";
 import { StanceOverlay } from "~app/ui/stance-overlay";
+import { heard, type Heard } from "~app/told";
 import { MoveChange } from "./move-change";
 import { LightChange } from "./light-change";
 import { TableChange } from "./table-change";
@@ -64,7 +65,7 @@ function ByHand({
   hands,
   first,
   second,
-}: Pick<Route.ComponentProps["loaderData"], "table" | "moved" | "light" | "hands"> & {
+}: Pick<Heard<typeof loader>, "table" | "moved" | "light" | "hands"> & {
   title?: string;
   first: At;
   second: At;
@@ -94,7 +95,7 @@ function ByHand({
 }
 
 /** Moments at which hands found anything. */
-const foundAt = ({ table, moved, light }: Pick<Route.ComponentProps["loaderData"], "table" | "moved" | "light">) =>
+const foundAt = ({ table, moved, light }: Pick<Heard<typeof loader>, "table" | "moved" | "light">) =>
   [
     ...table.flatMap(({ visit, answers }) => answers.map(({ moment }) => ({ visit, moment }))),
     ...moved.flatMap(({ visit, ranges }) => ranges.map(({ moment }) => ({ visit, moment }))),
@@ -106,9 +107,8 @@ const foundAt = ({ table, moved, light }: Pick<Route.ComponentProps["loaderData"
 
 const momentName = (moment: MomentReadings) => `${moment.moment} visit ${moment.ordinal}`;
 
-export default function Change({
-  loaderData: { clientId, ordinal, photos, byHand, figures, restrictions, table, moved, light, hands },
-}: Route.ComponentProps) {
+export default function Change({ loaderData }: Route.ComponentProps) {
+  const { clientId, ordinal, photos, byHand, figures, restrictions, table, moved, light, hands } = heard(loaderData);
   const [params, setParams] = useSearchParams();
   const measured = momentsRead(photos, byHand, figures);
   const moments = withFound(measured, foundAt({ table, moved, light }));

@@ -8,6 +8,7 @@ import { getClient, updateClient } from "~data/clients";
 import { Stale } from "~data/errors";
 import { ClientFields } from "~app/routes/clients/client-fields";
 import { clientSchema, toDraft, toForm } from "~app/routes/clients/client-form";
+import { heard } from "~app/told";
 
 export const handle = { slim: true };
 
@@ -35,7 +36,8 @@ export function action({ params, context }: Route.ActionArgs) {
   });
 }
 
-export default function Edit({ loaderData }: Route.ComponentProps) {
+export default function Edit({ loaderData: told }: Route.ComponentProps) {
+  const loaderData = heard(told);
   return (
     <Box sx={{ p: 3 }}>
       <ClientFields initial={loaderData.form} extra={{ version: loaderData.version }} submit="Save changes" />

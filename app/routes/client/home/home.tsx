@@ -25,6 +25,7 @@ import { ReachFigure } from "~app/ui/reach-figure";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { WhenReady } from "~app/ui/when-ready";
 import { validate } from "~app/validation";
+import { heard } from "~app/told";
 import { getClient } from "~data/clients";
 import { homeCareOf, saveHomeCare, type HomeBody } from "~data/home-care";
 
@@ -104,7 +105,8 @@ export function action({ params, context }: Route.ActionArgs) {
   });
 }
 
-export default function Home({ loaderData }: Route.ComponentProps) {
+export default function Home({ loaderData: told }: Route.ComponentProps) {
+  const loaderData = heard(told);
   const { client, visit, offers, given, before } = loaderData;
   const [all, setAll] = useState(false);
   const bodyOf = (key: string) => given.find((each) => each.exercise === key)?.body ?? null;

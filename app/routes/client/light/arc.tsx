@@ -10,6 +10,7 @@ import { visitOf } from "~app/server/client/workspace.server";
 import { usePressed } from "~app/routes/client/table/use-pressed";
 import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
+import { heard, type Heard } from "~app/told";
 import { getClient } from "~data/clients";
 import { seriesOf } from "~data/series";
 import { eventsOfVisits } from "~data/session-events";
@@ -45,12 +46,13 @@ export function loader(asked: Route.LoaderArgs) {
   });
 }
 
-export default function Arc({ loaderData }: Route.ComponentProps) {
+export default function Arc({ loaderData: told }: Route.ComponentProps) {
+  const loaderData = heard(told);
   // another visit is another log
   return <Run key={loaderData.visit.id} {...loaderData} />;
 }
 
-function Run({ clientId, visit, events, gate, listened, last, planned }: Route.ComponentProps["loaderData"]) {
+function Run({ clientId, visit, events, gate, listened, last, planned }: Heard<typeof loader>) {
   const log = usePressed(clientId, visit.id, events);
   const { form } = useMemo(() => arcAfter(log.events), [log.events]);
   const choose = (next: Form) => log.add({ kind: "arc", body: { press: "form", form: next } });

@@ -29,6 +29,7 @@ import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import { HandSide } from "~app/ui/hand-side";
 import { MomentToggle } from "~app/ui/moment-toggle";
+import { heard, type Heard } from "~app/told";
 import { getClient } from "~data/clients";
 import { logOf } from "~data/session-events";
 import { BoneMap } from "./bone-map";
@@ -49,7 +50,8 @@ export function loader(asked: Route.LoaderArgs) {
   });
 }
 
-export default function Bones({ loaderData }: Route.ComponentProps) {
+export default function Bones({ loaderData: told }: Route.ComponentProps) {
+  const loaderData = heard(told);
   // another visit is another log
   return <Moving key={loaderData.visit.id} {...loaderData} />;
 }
@@ -64,7 +66,7 @@ const none = (moment: BoneFelt["moment"], segment: string, test: string, side: S
   eased: [false, false],
 });
 
-function Moving({ clientId, visit, events: stored, hands, me }: Route.ComponentProps["loaderData"]) {
+function Moving({ clientId, visit, events: stored, hands, me }: Heard<typeof loader>) {
   const log = usePressed(clientId, visit.id, stored);
   const felt = useMemo(() => bonesAfter(log.events), [log.events]);
   // what is not stored yet was felt by whoever is signed in

@@ -23,6 +23,7 @@ import { Kept, usePressed } from "~app/routes/client/table/use-pressed";
 import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import { HandSide } from "~app/ui/hand-side";
+import { heard, type Heard } from "~app/told";
 import { getClient } from "~data/clients";
 import { preferencesOf } from "~data/preferences";
 import { eventsOfVisits, logOf } from "~data/session-events";
@@ -56,7 +57,8 @@ export function loader(asked: Route.LoaderArgs) {
   });
 }
 
-export default function Unwinding({ loaderData }: Route.ComponentProps) {
+export default function Unwinding({ loaderData: told }: Route.ComponentProps) {
+  const loaderData = heard(told);
   // another visit is another log
   return <Following key={loaderData.visit.id} {...loaderData} />;
 }
@@ -69,7 +71,7 @@ const readWords = ({ loops, positions, toStill, lasted }: ReturnType<typeof read
     ...(lasted === undefined ? [] : [`${clockWords(lasted)} min in all`]),
   ].join(", ");
 
-function Following({ clientId, visit, events: stored, gate, others, pauseWord }: Route.ComponentProps["loaderData"]) {
+function Following({ clientId, visit, events: stored, gate, others, pauseWord }: Heard<typeof loader>) {
   const log = usePressed(clientId, visit.id, stored);
   const runs = useMemo(() => unwindingsAfter(log.events), [log.events]);
   const press = (body: UnwindEvent["body"]) => log.add({ kind: "unwind", body });

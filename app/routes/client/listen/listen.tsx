@@ -32,6 +32,7 @@ import { keeping } from "~app/server/request/session.server";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { validate } from "~app/validation";
+import { heard } from "~app/told";
 import { getClient } from "~data/clients";
 import { listeningsOf, saveStation, type ListenMoment } from "~data/findings";
 import { eventsOf } from "~data/session-events";
@@ -119,7 +120,8 @@ export function action({ params, context }: Route.ActionArgs) {
   });
 }
 
-export default function Listen({ loaderData }: Route.ComponentProps) {
+export default function Listen({ loaderData: told }: Route.ComponentProps) {
+  const loaderData = heard(told);
   const { clientId, visit, running, mine, others, hands } = loaderData;
   const [search] = useSearchParams();
   const [moment, setMoment] = useState<ListenMoment>(search.get("moment") === "after" ? "after" : "before");

@@ -13,6 +13,7 @@ import { SideColumn } from "~app/ui/side-column";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import { SideList } from "~app/ui/side-list";
 import { Kept, usePressed } from "~app/routes/client/table/use-pressed";
+import { heard, type Heard } from "~app/told";
 import { getClient } from "~data/clients";
 import { logOf } from "~data/session-events";
 import { EdgeCard } from "./edge-card";
@@ -41,13 +42,14 @@ export function loader(asked: Route.LoaderArgs) {
   });
 }
 
-export default function Move({ loaderData }: Route.ComponentProps) {
+export default function Move({ loaderData: told }: Route.ComponentProps) {
+  const loaderData = heard(told);
   // another visit is another log
   return <Ranges key={loaderData.visit.id} {...loaderData} />;
 }
 
 const edgeKey = "edge";
-function Ranges({ clientId, visit, events: stored, earlier }: Route.ComponentProps["loaderData"]) {
+function Ranges({ clientId, visit, events: stored, earlier }: Heard<typeof loader>) {
   const log = usePressed(clientId, visit.id, stored);
   const { events, add } = log;
   const [moment, setMoment] = useState<Moment>("before");

@@ -23,6 +23,7 @@ import { today } from "~app/server/today.server";
 import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import { visitOf } from "~app/server/client/workspace.server";
+import { heard } from "~app/told";
 import { getClient } from "~data/clients";
 import { restrictionsOf } from "~data/findings";
 import { seriesOf } from "~data/series";
@@ -107,7 +108,8 @@ export function loader(asked: Route.LoaderArgs) {
 
 const sideWord = { L: "left", R: "right", both: "both sides" } as const;
 
-export default function Overview({ loaderData: d }: Route.ComponentProps) {
+export default function Overview({ loaderData }: Route.ComponentProps) {
+  const d = heard(loaderData);
   const base = `/clients/${d.client.id}`;
   const at = `?visit=${d.visit.ordinal}`;
   const next = !d.measured

@@ -20,6 +20,7 @@ import { Fine } from "~app/ui/fine";
 import { OnPaper } from "~app/ui/on-paper";
 import { Empty } from "~app/ui/page";
 import { seriesView } from "~app/server/client/series.server";
+import { heard } from "~app/told";
 
 export function loader(asked: Route.LoaderArgs) {
   return known(
@@ -61,7 +62,8 @@ const minuteWords = (minutes: StepMinutes) =>
           .join(", ");
 
 /** The plan as a list: for the practitioner's wall with every step, or for the client as what comes when. */
-export default function PlanList({ loaderData }: Route.ComponentProps) {
+export default function PlanList({ loaderData: told }: Route.ComponentProps) {
+  const loaderData = heard(told);
   const { name, practice, template, settings, sessions, days, done, solved } = loaderData;
   const [search, setSearch] = useSearchParams();
   const forClient = search.get("for") === "client";

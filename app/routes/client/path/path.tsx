@@ -16,6 +16,7 @@ import {
   wholeSession,
   type Lock,
   type Plan,
+  type PlanInput,
   type PlannedSession,
   type Step,
   type StepMinutes,
@@ -30,6 +31,7 @@ import { today } from "~app/server/today.server";
 import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import { useNotify } from "~app/ui/notices";
+import { oncePer } from "~app/ui/once-per";
 import { Empty } from "~app/ui/page";
 import type { FieldErrors } from "~app/validation";
 import type { SeriesSettings } from "~data/series";
@@ -41,6 +43,7 @@ import { SeriesHints } from "./hints";
 import { Broken, Referred, SinceSolved } from "./plan-alerts";
 import { PlanGrid } from "./plan-grid";
 import { keepSeries, seriesId, seriesView } from "~app/server/client/series.server";
+import { heard } from "~app/told";
 import { SessionPanel } from "./session-panel";
 import { SettingsDialog } from "./settings-dialog";
 import { Solving } from "./solving";
@@ -89,7 +92,14 @@ const locksOn = (session: number, steps: readonly Step[]): Lock[] => [
 const givenBy = (settings: SeriesSettings, session: number, people: readonly { id: string; name: string }[]) =>
   people.length > 1 ? people.find(({ id }) => id === giverOf(settings, session))?.name : undefined;
 
-export default function Path({ loaderData, params: { clientId } }: Route.ComponentProps) {
+const asItStands = oncePer((plan: Plan, input: PlanInput) => ({
+  ...plan,
+  sessions: [...input.done, ...plan.sessions.slice(input.done.length)],
+}));
+const changedSince = oncePer(sinceSolved);
+
+export default function Path({ loaderData: told, params: { clientId } }: Route.ComponentProps) {
+  const loaderData = heard(told);
   const { input, settings, template, seriesId: id, version, current, broken, refer, worked } = loaderData;
   const [editing, setEditing] = useState(false);
   const panel = useRef<HTMLElement>(null);
@@ -119,14 +129,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
     );
   };
   // what was worked stands in it as it was worked
-  const force = useMemo(
-    () =>
-      loaderData.plan && {
-        ...loaderData.plan,
-        sessions: [...input.done, ...loaderData.plan.sessions.slice(input.done.length)],
-      },
-    [loaderData.plan, input],
-  );
+  const force = loaderData.plan && asItStands(loaderData.plan, input);
   const inForce = force?.sessions;
   const numbered: Numbered = {
     template,
@@ -180,10 +183,7 @@ export default function Path({ loaderData, params: { clientId } }: Route.Compone
     });
   };
   // what came since is worked into what is to come: most of it stays, and nothing is kept before it was read
-  const since = useMemo(
-    () => (loaderData.plan ? sinceSolved(loaderData.plan, input) : undefined),
-    [loaderData.plan, input],
-  );
+  const since = loaderData.plan ? changedSince(loaderData.plan, input) : undefined;
   const [adapting, setAdapting] = useState(false);
   const adapt = () => {
     if (!inForce) return;

@@ -24,6 +24,7 @@ import type { FieldErrors } from "~app/validation";
 import { NotFound } from "~data/errors";
 import type { SeriesSettings } from "~data/series";
 import { dropBeside, keepBeside, plansView, takeNamed } from "~app/server/client/plans.server";
+import { heard } from "~app/told";
 import { askInput } from "./ask-input";
 import { Solving } from "./solving";
 import { useSolver } from "./use-solver";
@@ -46,7 +47,8 @@ export function action({ params, context }: Route.ActionArgs) {
 type Answer = { ok?: boolean; errors?: FieldErrors; breaches?: string[]; stale?: boolean };
 
 /** Plans of one client side by side, one of them in force: what each gives, takes and breaks. */
-export default function Plans({ loaderData, params: { clientId } }: Route.ComponentProps) {
+export default function Plans({ loaderData: told, params: { clientId } }: Route.ComponentProps) {
+  const loaderData = heard(told);
   const { inForce, named, input, template, settings, version, refer, worked } = loaderData;
   const [name, setName] = useState("");
   const sender = useFetcher<Answer>();

@@ -1,8 +1,14 @@
-import { memo, useMemo } from "react";
+import { memo } from "react";
 import type { PlanInput, PlannedSession } from "~core/series/plan";
 import { sequencePrice, sequencesIn } from "~core/series/sequence";
 import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
+import { oncePer } from "~app/ui/once-per";
+
+const reckoned = oncePer((input: PlanInput, sessions: readonly PlannedSession[]) => ({
+  all: sequencesIn(input, sessions),
+  price: sequencePrice(input, sessions),
+}));
 
 const around = (session: number) => `session ${(Math.round(session * 10) / 10).toFixed(1)}`;
 
@@ -14,8 +20,7 @@ export const Sequences = memo(function Sequences({
   input: PlanInput;
   sessions: readonly PlannedSession[];
 }) {
-  const all = useMemo(() => sequencesIn(input, sessions), [input, sessions]);
-  const price = useMemo(() => sequencePrice(input, sessions), [input, sessions]);
+  const { all, price } = reckoned(input, sessions);
   if (all.length === 0) return null;
   return (
     <Box component="section" aria-label="Usual order of patterns" sx={{ mt: 3 }}>

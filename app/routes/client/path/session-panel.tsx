@@ -2,7 +2,7 @@ import { Button } from "~app/ui/button";
 import { layerName } from "~core/anatomy/layers";
 import { techniqueOf } from "~core/techniques/library";
 import { positionName } from "~core/techniques/technique";
-import { useMemo, type ReactNode } from "react";
+import type { ReactNode } from "react";
 import { Link } from "react-router";
 import MuiLink from "@mui/material/Link";
 import { patternOf } from "~core/reading/patterns";
@@ -24,6 +24,7 @@ import { minutePrices, type MinutePrices } from "~core/series/minute-prices";
 import { stepKey, useStepDrag } from "./drag-step";
 import { AddStep, StepEdits } from "./step-edits";
 import { Box, Typography } from "~app/ui/box";
+import { oncePer } from "~app/ui/once-per";
 import { ReachFigure } from "~app/ui/reach-figure";
 import { handPartName, handParts, type HandPart } from "~core/techniques/hand-parts";
 import { budgetIn, sessionLoad } from "~core/series/hands";
@@ -39,6 +40,8 @@ const sides = (step: Step) =>
     : step.minutes.L === step.minutes.R
       ? ", both sides"
       : `, left ${step.minutes.L}, right ${step.minutes.R}`;
+
+const pricesIn = oncePer(minutePrices);
 
 /** One session's steps in order, and for the chosen step why it is there and what leaving it out would cost. */
 export function SessionPanel({
@@ -81,7 +84,7 @@ export function SessionPanel({
   given: string | undefined;
 }) {
   const planned = plan.sessions[session]!;
-  const prices = useMemo(() => minutePrices(input, plan.sessions, session), [input, plan.sessions, session]);
+  const prices = pricesIn(input, plan.sessions, session);
   const closed = isClosed(session, input);
   const leftOut = locks.filter((lock) => lock.session === session && lock.kind === "leave-out");
   const held = heldBack(input, session);

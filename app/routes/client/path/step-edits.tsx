@@ -13,6 +13,7 @@ import { roomFor, type MinutePrices, type RoomPrice } from "~core/series/minute-
 import type { Technique } from "~core/techniques/technique";
 import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
+import { oncePer } from "~app/ui/once-per";
 import { findTechniques, readAsked } from "~core/techniques/find";
 
 /** Changes to one step by hand: its minutes, its session, another technique instead. */
@@ -131,6 +132,19 @@ const roomWords = ({ points, from }: RoomPrice): string =>
           : ""
       }`;
 
+/** What may be added to a session first, then what may not, each by name. */
+const optionsIn = oncePer((input: PlanInput, planned: PlannedSession, session: number) =>
+  offeredIn(input)
+    .filter(({ key }) => !planned.steps.some((step) => step.technique === key))
+    .map((technique) => ({
+      key: technique.key,
+      name: technique.name,
+      technique,
+      no: whyNot(technique, session, input),
+    }))
+    .sort((a, b) => Number(a.no !== undefined) - Number(b.no !== undefined) || a.name.localeCompare(b.name)),
+);
+
 /** A technique from the library into a session, whatever may be there first, with what making room for it would bring. */
 export function AddStep({
   prices,
@@ -158,19 +172,7 @@ export function AddStep({
       return words;
     };
   }, [input, sessions, session, prices]);
-  const options = useMemo(
-    () =>
-      offeredIn(input)
-        .filter(({ key }) => !planned.steps.some((step) => step.technique === key))
-        .map((technique) => ({
-          key: technique.key,
-          name: technique.name,
-          technique,
-          no: whyNot(technique, session, input),
-        }))
-        .sort((a, b) => Number(a.no !== undefined) - Number(b.no !== undefined) || a.name.localeCompare(b.name)),
-    [input, planned, session],
-  );
+  const options = optionsIn(input, planned, session);
   return (
     <Autocomplete
       // an empty field again once something was added

@@ -3,6 +3,12 @@ import type { PlanInput, PlannedSession } from "~core/series/plan";
 import { memo } from "react";
 import { targetsServed } from "~core/series/explain";
 import { Box, Typography } from "~app/ui/box";
+import { oncePer } from "~app/ui/once-per";
+
+const none: readonly PlannedSession[] = [];
+const byWeight = oncePer((input: PlanInput, sessions: readonly PlannedSession[]) =>
+  targetsServed(input, sessions).sort((a, b) => b.target.weight - a.target.weight),
+);
 
 /** The targets by weight: what was found, and how much of the wanted work the plan gives. */
 export const TargetList = memo(function TargetList({
@@ -13,7 +19,7 @@ export const TargetList = memo(function TargetList({
   sessions: readonly PlannedSession[] | undefined;
 }) {
   const { tokens } = useTheme();
-  const served = targetsServed(input, sessions ?? []).sort((a, b) => b.target.weight - a.target.weight);
+  const served = byWeight(input, sessions ?? none);
   if (served.length === 0) return null;
   return (
     <Box sx={{ mt: 3 }}>

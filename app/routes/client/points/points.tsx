@@ -17,6 +17,7 @@ import { MomentToggle } from "~app/ui/moment-toggle";
 import { depthColours } from "~app/ui/theme";
 import { findingName } from "~app/routes/client/touch/finding";
 import { validate } from "~app/validation";
+import { heard } from "~app/told";
 import { getClient } from "~data/clients";
 import { addTriggerPoint, feelPoint, setPointRemoved, triggerPointsOf, type PointDraft } from "~data/trigger-points";
 import { NewPoint } from "./new-point";
@@ -84,7 +85,8 @@ const marksOf = (points: readonly TriggerPoint[], chosen: string | undefined): F
     };
   });
 
-export default function Points({ loaderData: { visit, points } }: Route.ComponentProps) {
+export default function Points({ loaderData }: Route.ComponentProps) {
+  const { visit, points } = heard(loaderData);
   const [moment, setMoment] = useState<Moment>("before");
   const [adding, setAdding] = useState(false);
   const [at, setAt] = useState<DrawnLine | undefined>();

@@ -18,6 +18,7 @@ import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import { Empty } from "~app/ui/page";
 import { validate, type FieldErrors } from "~app/validation";
+import { heard } from "~app/told";
 import { choicesOf, saveChoice } from "~data/choices";
 import { getClient } from "~data/clients";
 import { seriesOf } from "~data/series";
@@ -106,7 +107,8 @@ function headline(
   return first.support >= 0.3 ? `Nothing is clear yet; most likely ${first.pattern.name}` : "Nothing is clear yet";
 }
 
-export default function Reading({ loaderData }: Route.ComponentProps) {
+export default function Reading({ loaderData: told }: Route.ComponentProps) {
+  const loaderData = heard(told);
   const { clientId, found, suggestions, unexplained, next, choices, working, targets, planned } = loaderData;
   const fetcher = useFetcher<{ errors?: FieldErrors; overtaken?: unknown }>();
   const busy = fetcher.state !== "idle";

@@ -15,6 +15,7 @@ import { FigureColumn } from "~app/ui/figure-column";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import type { DrawnLine } from "~app/ui/draw-on-figure";
 import { validate } from "~app/validation";
+import { heard } from "~app/told";
 import { getClient } from "~data/clients";
 import { addScar, feelScar, scarsOf, setScarClosed, setScarRemoved } from "~data/scars";
 import { NewScar } from "./new-scar";
@@ -68,7 +69,8 @@ export function action({ params, context }: Route.ActionArgs) {
   });
 }
 
-export default function Scars({ loaderData: { visit, day, born, scars } }: Route.ComponentProps) {
+export default function Scars({ loaderData }: Route.ComponentProps) {
+  const { visit, day, born, scars } = heard(loaderData);
   const [moment, setMoment] = useState<Moment>("before");
   const [drawn, setDrawn] = useState<DrawnLine | undefined>();
   const [adding, setAdding] = useState(false);

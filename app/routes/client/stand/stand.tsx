@@ -25,6 +25,7 @@ import { ownFigures } from "~app/server/client/own-figures.server";
 import { Box, Typography } from "~app/ui/box";
 import { Empty } from "~app/ui/page";
 import { useJobs } from "~app/ui/use-jobs";
+import { heard } from "~app/told";
 import { figureOf } from "~devices/camera/camera";
 import { stanceOf } from "~devices/camera/person";
 import { trueMetrics } from "~devices/camera/truth";
@@ -89,7 +90,8 @@ export function action({ params, context }: Route.ActionArgs) {
 const nextViewOf: Record<View, View | "whole"> = { front: "left", left: "back", back: "right", right: "whole" };
 const momentName: Record<Moment, string> = { before: "Before", after: "After" };
 
-export default function Stand({ loaderData }: Route.ComponentProps) {
+export default function Stand({ loaderData: told }: Route.ComponentProps) {
+  const loaderData = heard(told);
   const { client, visit, photos, putAside, pictured, figures, me, setup, byHand, mayPicture, workedSessions } =
     loaderData;
   const [params, setParams] = useSearchParams();

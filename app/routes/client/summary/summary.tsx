@@ -25,6 +25,7 @@ import { Box, Typography } from "~app/ui/box";
 import { BodyFigure } from "~app/ui/body-figure";
 import { OnPaper } from "~app/ui/on-paper";
 import { weekday } from "~app/ui/dates";
+import { heard, type Heard } from "~app/told";
 import { getClient } from "~data/clients";
 import { restrictionsOf } from "~data/findings";
 import { scarsOf } from "~data/scars";
@@ -66,7 +67,7 @@ function beforeAfter<T>(felt: readonly Felt<T>[], visit: number, say: (one: Felt
   return own.length > 0 ? own.join(" → ") : undefined;
 }
 
-function linesOf({ visit, restrictions, points, scars, skin }: Route.ComponentProps["loaderData"]): Line[] {
+function linesOf({ visit, restrictions, points, scars, skin }: Heard<typeof loader>): Line[] {
   const { ordinal } = visit;
   return [
     ...restrictions.flatMap((each): Line[] => {
@@ -139,7 +140,7 @@ const sheet = laidOut(sights);
 const figureHeight = 300;
 
 /** Where what was felt at a visit lies. */
-function Where({ visit, restrictions, scars }: Route.ComponentProps["loaderData"]) {
+function Where({ visit, restrictions, scars }: Heard<typeof loader>) {
   const felt = restrictions.flatMap((each) => {
     const grades = each.grades.filter((grading) => grading.visit === visit.ordinal);
     return grades.length > 0 ? [{ ...each, grades }] : [];
@@ -155,7 +156,8 @@ function Where({ visit, restrictions, scars }: Route.ComponentProps["loaderData"
 }
 
 /** A visit on one sheet: what was felt in the order hands come to it, what is different from last time, what was worked. */
-export default function Summary({ loaderData }: Route.ComponentProps) {
+export default function Summary({ loaderData: told }: Route.ComponentProps) {
+  const loaderData = heard(told);
   const { visit, restrictions, steps, table } = loaderData;
   const off = offBefore(table);
   const moved = loaderData.ranges.map(rangeOf);

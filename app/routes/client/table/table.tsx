@@ -14,6 +14,7 @@ import { Box, Typography } from "~app/ui/box";
 import { HandSide } from "~app/ui/hand-side";
 import { SideColumn } from "~app/ui/side-column";
 import { MomentToggle } from "~app/ui/moment-toggle";
+import { heard, type Heard } from "~app/told";
 import { getClient } from "~data/clients";
 import { logOf } from "~data/session-events";
 import { CheckCard } from "./check-card";
@@ -45,12 +46,13 @@ export function loader(asked: Route.LoaderArgs) {
 const headings: Record<TableMoment, string> = { before: "At the table", again: "Second round, blind", after: "Retest" };
 const isFirst = ({ moment, by }: Answer, me: string) => moment === "before" && by === me;
 
-export default function Table({ loaderData }: Route.ComponentProps) {
+export default function Table({ loaderData: told }: Route.ComponentProps) {
+  const loaderData = heard(told);
   // another visit is another log
   return <Run key={loaderData.visit.id} {...loaderData} />;
 }
 
-function Run({ clientId, visit, events: stored, earlier, looks }: Route.ComponentProps["loaderData"]) {
+function Run({ clientId, visit, events: stored, earlier, looks }: Heard<typeof loader>) {
   const log = usePressed(clientId, visit.id, stored);
   const { events, add } = log;
   const answers = useMemo(() => answersAfter(events, looks), [events, looks]);

@@ -26,6 +26,7 @@ import { NotFound } from "~data/errors";
 import { joinLines, separateLine, splitLine } from "~data/lines";
 import { seriesOf } from "~data/series";
 import { workedSessions } from "~app/server/client/plan-input.server";
+import { heard } from "~app/told";
 import { BodyMap } from "./body-map";
 import { Different } from "./different";
 import { FeltRing } from "./felt-ring";
@@ -138,7 +139,8 @@ function passes(filter: Filter, restriction: Restriction, visit: number): boolea
   return filter === "all" || latest === 0;
 }
 
-export default function Touch({ loaderData: { visit, today, restrictions, worked, skin } }: Route.ComponentProps) {
+export default function Touch({ loaderData }: Route.ComponentProps) {
+  const { visit, today, restrictions, worked, skin } = heard(loaderData);
   const [moment, setMoment] = useState<Moment>("before");
   const [filter, setFilter] = useState<Filter>("all");
   const [spot, setSpot] = useState<Spot | undefined>();

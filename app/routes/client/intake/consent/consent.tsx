@@ -27,6 +27,7 @@ import { shortDay } from "~app/ui/dates";
 import { WhenReady } from "~app/ui/when-ready";
 import { Signature, SignaturePad } from "~app/ui/signature-pad";
 import { validate, type FieldErrors } from "~app/validation";
+import { heard } from "~app/told";
 import { getClient } from "~data/clients";
 import { consentsOf } from "~data/consents";
 import { seriesOf } from "~data/series";
@@ -85,7 +86,8 @@ const without: Partial<Record<Subject, string>> = {
   guardian: "Under 18 no session starts without it.",
 };
 
-export default function Consent({ loaderData }: Route.ComponentProps) {
+export default function Consent({ loaderData: told }: Route.ComponentProps) {
+  const loaderData = heard(told);
   const { name, minor, visit, today, records, areas } = loaderData;
   const [asking, setAsking] = useState<Subject | undefined>();
   const lasting: Subject[] = ["general", "photographs", "unwinding", ...(minor ? (["guardian"] as const) : [])];

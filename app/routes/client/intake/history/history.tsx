@@ -22,6 +22,7 @@ import type { Tx } from "~data/database";
 import { NotFound, Stale } from "~data/errors";
 import { currentEntries, historyVersions, recordHistory } from "~data/history";
 import { WhenReady } from "~app/ui/when-ready";
+import { heard } from "~app/told";
 import { EntryForm } from "./entry-form";
 import { mostParts } from "./told-parts";
 import { EntryRow, Versions } from "./entry-row";
@@ -158,7 +159,8 @@ async function tell(tx: Tx, client: Client, by: string, sent: Record<string, unk
   return { ok: true, id: bodies[0]!.entryId };
 }
 
-export default function History({ loaderData }: Route.ComponentProps) {
+export default function History({ loaderData: told }: Route.ComponentProps) {
+  const loaderData = heard(told);
   const { entries, versions, cautions, born, today, visit } = loaderData;
   const [chosen, setChosen] = useState<string | undefined>();
   const [zones, setZones] = useState(true);

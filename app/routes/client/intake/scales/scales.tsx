@@ -23,6 +23,7 @@ import { Trend } from "./trend";
 import { Box, Typography } from "~app/ui/box";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { WhenReady } from "~app/ui/when-ready";
+import { heard } from "~app/told";
 import { counted } from "~core/words";
 
 export const handle = { slim: true };
@@ -101,7 +102,8 @@ const verdictText = (change: OwnChange, kind: OwnMeasure["kind"]) =>
 const pointsOf = (needed: number) => `${Math.round(needed * 10) / 10} points`;
 const signed = (value: number) => `${value > 0 ? "+" : value < 0 ? "−" : "±"}${Math.round(Math.abs(value) * 10) / 10}`;
 
-export default function Scales({ loaderData }: Route.ComponentProps) {
+export default function Scales({ loaderData: told }: Route.ComponentProps) {
+  const loaderData = heard(told);
   const { visit, visits, measures, scores, words } = loaderData;
   const active = measures.filter((measure) => !measure.retired);
   const retired = measures.filter((measure) => measure.retired);

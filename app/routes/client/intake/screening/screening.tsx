@@ -19,6 +19,7 @@ import { getClient } from "~data/clients";
 import { handOver } from "~data/handovers";
 import { answersOf, recordAnswer } from "~data/screening";
 import { WhenReady } from "~app/ui/when-ready";
+import { heard } from "~app/told";
 import { QuickChecks } from "./quick-checks";
 import { AnswerRow } from "./answer-row";
 
@@ -75,7 +76,8 @@ export function action({ params, context }: Route.ActionArgs) {
   });
 }
 
-export default function Screening({ loaderData }: Route.ComponentProps) {
+export default function Screening({ loaderData: told }: Route.ComponentProps) {
+  const loaderData = heard(told);
   const { clientId, age, visit, day, today, given, atVisit, cautions } = loaderData;
   const fetcher = useFetcher<{ ok?: boolean; errors?: FieldErrors; handed?: string }>();
   const { submit, data: answer } = fetcher;

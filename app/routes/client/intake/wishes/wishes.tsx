@@ -24,6 +24,7 @@ import { Stale } from "~data/errors";
 import { preferencesOf, savePreferences } from "~data/preferences";
 import { positions, wishesSchema } from "./wishes-form";
 import { WhenReady } from "~app/ui/when-ready";
+import { heard } from "~app/told";
 
 export const handle = { slim: true };
 
@@ -63,7 +64,8 @@ const areaWords = ({ region, places, side }: Preferences["areasOut"][number]): s
   `${nameOf(region, places)}${sideWord[side]}`;
 
 /** What the client wants and does not want. Every choice filters the plan at once. */
-export default function Wishes({ loaderData: { clientId, pressureCeiling, wishes: stored } }: Route.ComponentProps) {
+export default function Wishes({ loaderData }: Route.ComponentProps) {
+  const { clientId, pressureCeiling, wishes: stored } = heard(loaderData);
   const fetcher = useFetcher<{ ok?: boolean; errors?: FieldErrors; stale?: boolean }>();
   const [wishes, setWishes] = useState<Preferences>(stored);
   const [area, setArea] = useState("");
