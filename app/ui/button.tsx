@@ -1,6 +1,6 @@
 import type { OverridableComponent } from "@mui/material/OverridableComponent";
 import type { SxProps, Theme } from "@mui/material/styles";
-import { createElement, type ElementType, type KeyboardEvent, type ReactNode } from "react";
+import { createElement, type ComponentProps, type ElementType, type KeyboardEvent, type ReactNode } from "react";
 import { useClass, type Base } from "./dress";
 
 /**
@@ -21,7 +21,8 @@ type Given = Looks & {
   onClick?: (event: never) => void;
 };
 
-const plain = {
+/** What every button is before it is anything. */
+export const plain = {
   display: "inline-flex",
   alignItems: "center",
   justifyContent: "center",
@@ -46,7 +47,7 @@ const padding = {
   contained: { small: "4px 10px", medium: "6px 16px", large: "8px 22px" },
 };
 
-const off = "&:disabled, &[aria-disabled='true']";
+export const off = "&:disabled, &[aria-disabled='true']";
 
 function dressOf(theme: Theme, { variant, color, size }: Required<Looks>): object[] {
   const { palette, typography, transitions, shape, tokens } = theme;
@@ -133,3 +134,42 @@ export const Button = BareButton as OverridableComponent<{
   props: Looks & { disabled?: boolean; sx?: SxProps<Theme>; className?: string; children?: ReactNode };
   defaultComponent: "button";
 }>;
+
+const round = (size: "small" | "medium"): Base => ({
+  name: `icon button ${size}`,
+  of: (theme) => {
+    const { palette, typography, transitions } = theme;
+    return [
+      plain,
+      {
+        "--behind": "transparent",
+        flex: "0 0 auto",
+        textAlign: "center",
+        fontSize: typography.pxToRem(size === "small" ? 18 : 24),
+        padding: size === "small" ? 5 : 8,
+        borderRadius: "50%",
+        color: palette.action.active,
+        transition: transitions.create("background-color", { duration: transitions.duration.shortest }),
+        "@media (hover: hover)": {
+          "&:hover": { backgroundColor: theme.alpha(palette.action.active, palette.action.hoverOpacity) },
+        },
+        [off]: {
+          pointerEvents: "none",
+          cursor: "default",
+          color: palette.action.disabled,
+          backgroundColor: "transparent",
+        },
+      },
+    ];
+  },
+});
+const rounds = { small: round("small"), medium: round("medium") };
+
+/** A button that is a picture only; its name is told to whoever cannot see it. */
+export function IconButton({
+  size = "medium",
+  sx,
+  ...others
+}: Omit<ComponentProps<"button">, "type"> & { "aria-label": string; size?: "small" | "medium"; sx?: SxProps<Theme> }) {
+  return <button type="button" {...others} className={useClass(sx, rounds[size])} />;
+}

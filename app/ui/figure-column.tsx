@@ -1,9 +1,8 @@
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState, type ReactNode } from "react";
 import type { FigureView } from "~core/anatomy/figure";
 import { laidOut, sightSets, type Sight, type SightSet } from "~core/anatomy/sights";
 import { Box, Typography } from "~app/ui/box";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 
 const sets = Object.keys(sightSets) as SightSet[];
 

@@ -1,6 +1,5 @@
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import type { Moment } from "~core/findings/restriction";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 
 /** Before or after the work of a visit. */
 export function MomentToggle({

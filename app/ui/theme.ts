@@ -113,13 +113,6 @@ function makeTheme(mode: "light" | "dim"): Theme {
           },
         },
       },
-      MuiButton: {
-        defaultProps: { disableElevation: true },
-        styleOverrides: {
-          root: { minHeight: 40, paddingInline: 16 },
-          outlined: { borderColor: t.line, color: t.ink },
-        },
-      },
       MuiButtonBase: { defaultProps: { disableRipple: true } },
       MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: "none" } } },
       MuiTextField: { defaultProps: { size: "small", fullWidth: true } },
@@ -130,18 +123,6 @@ function makeTheme(mode: "light" | "dim"): Theme {
       MuiTooltip: {
         defaultProps: { arrow: true },
         styleOverrides: { tooltip: { fontSize: 13, backgroundColor: t.ink, color: t.paper } },
-      },
-      MuiToggleButton: {
-        styleOverrides: {
-          root: {
-            textTransform: "none",
-            paddingInline: 12,
-            paddingBlock: 5,
-            color: t.inkSoft,
-            borderColor: t.line,
-            "&.Mui-selected": { backgroundColor: t.emberWash, color: t.ink, fontWeight: 650 },
-          },
-        },
       },
     },
   });

@@ -2,8 +2,6 @@ import Alert from "@mui/material/Alert";
 import { Button } from "~app/ui/button";
 import MuiLink from "@mui/material/Link";
 import TextField from "@mui/material/TextField";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useEffect, useRef, useState } from "react";
 import { data, Link, redirect, useFetcher } from "react-router";
 import type { Route } from "./+types/import";
@@ -18,6 +16,7 @@ import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import { Page } from "~app/ui/page";
 import { WhenReady } from "~app/ui/when-ready";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 import { Stale } from "~data/errors";
 import { libraryStamp } from "~data/library";
 

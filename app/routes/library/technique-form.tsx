@@ -4,8 +4,6 @@ import Checkbox from "@mui/material/Checkbox";
 import Chip from "@mui/material/Chip";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import TextField from "@mui/material/TextField";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import type { ReactNode } from "react";
 import { joints } from "~core/anatomy/joints";
 import { layerKeys, layerName } from "~core/anatomy/layers";
@@ -17,6 +15,7 @@ import { safetyTagKeys } from "~core/techniques/safety-tags";
 import { efforts, intents, positionName, tools, type Load, type Position } from "~core/techniques/technique";
 import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 import type { FieldErrors } from "~app/validation";
 import type { Typed } from "./typed";
 

@@ -3,8 +3,6 @@ import Chip from "@mui/material/Chip";
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import TextField from "@mui/material/TextField";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useEffect, useState } from "react";
 import type { School } from "~core/screening/facts";
 import { safetyTagKeys } from "~core/techniques/safety-tags";
@@ -15,6 +13,7 @@ import { Fine } from "~app/ui/fine";
 import { useNotify } from "~app/ui/notices";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { WhenReady } from "~app/ui/when-ready";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 
 const typedOf = (school: School) => ({
   ...school,

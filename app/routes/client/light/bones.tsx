@@ -1,6 +1,4 @@
 import { Button } from "~app/ui/button";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useMemo, useState } from "react";
 import { Link } from "react-router";
 import type { Route } from "./+types/bones";
@@ -29,6 +27,7 @@ import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import { HandSide } from "~app/ui/hand-side";
 import { MomentToggle } from "~app/ui/moment-toggle";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 import { heard, type Heard } from "~app/told";
 import { getClient } from "~data/clients";
 import { logOf } from "~data/session-events";

@@ -1,6 +1,4 @@
 import { Button } from "~app/ui/button";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useEffect, useRef, useState } from "react";
 import { data, Link, useSearchParams } from "react-router";
 import { number, object, string } from "yup";
@@ -31,6 +29,7 @@ import { ownHands } from "~app/server/client/looks.server";
 import { keeping } from "~app/server/request/session.server";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 import { validate } from "~app/validation";
 import { heard } from "~app/told";
 import { getClient } from "~data/clients";

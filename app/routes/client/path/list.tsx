@@ -1,6 +1,4 @@
 import { Button } from "~app/ui/button";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { Link, useSearchParams } from "react-router";
 import { handsOfOthers } from "~app/server/client/plan-input.server";
 import type { Route } from "./+types/list";
@@ -19,6 +17,7 @@ import { weekday } from "~app/ui/dates";
 import { Fine } from "~app/ui/fine";
 import { OnPaper } from "~app/ui/on-paper";
 import { Empty } from "~app/ui/page";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 import { seriesView } from "~app/server/client/series.server";
 import { heard } from "~app/told";
 

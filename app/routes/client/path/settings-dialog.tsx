@@ -8,8 +8,6 @@ import MenuItem from "@mui/material/MenuItem";
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import TextField from "@mui/material/TextField";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
 import { courseOf } from "~core/series/course";
 import { usualInterval, weekdayName } from "~core/series/dates";
@@ -20,6 +18,7 @@ import { validate, type FieldErrors } from "~app/validation";
 import type { PlanInput } from "~core/series/plan";
 import { Box } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 import { settingsSchema } from "./series-form";
 import { ThumbCost } from "./thumb-cost";
 

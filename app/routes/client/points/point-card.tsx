@@ -1,6 +1,4 @@
 import { Button } from "~app/ui/button";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useEffect, useState } from "react";
 import type { Moment } from "~core/findings/restriction";
 import {
@@ -14,6 +12,7 @@ import { findingName } from "~app/routes/client/touch/finding";
 import { Box, Typography } from "~app/ui/box";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { useTakeOff } from "~app/ui/use-take-off";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 import { Tender } from "./tender";
 
 type Pressed = Pick<PointFelt, "tenderness" | "reproduced" | "held">;

@@ -1,6 +1,5 @@
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { Box, Typography } from "~app/ui/box";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 
 /** Tenderness from 0 to 10, one press each. */
 export function Tender({

@@ -1,7 +1,5 @@
 import { Button } from "~app/ui/button";
 import TextField from "@mui/material/TextField";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useEffect, useState } from "react";
 import { useFetcher } from "react-router";
 import { nameOf, placeNames, placesIn } from "~core/anatomy/places";
@@ -10,6 +8,7 @@ import { readWhen } from "~core/screening/told/when";
 import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import type { DrawnLine } from "~app/ui/draw-on-figure";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 import type { FieldErrors } from "~app/validation";
 
 const sideWord = { L: "left", R: "right", both: "both sides" } as const;

@@ -1,6 +1,4 @@
 import { Button } from "~app/ui/button";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
 import { useFetcher } from "react-router";
 import { placeNames } from "~core/anatomy/places";
@@ -21,6 +19,7 @@ import { z95 } from "~core/units";
 import { Box, Typography } from "~app/ui/box";
 import { useTakeOff } from "~app/ui/use-take-off";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 import { SlideRose } from "./rose";
 
 type Felt = Pick<Rose, "slides" | "lift">;

@@ -1,6 +1,4 @@
 import { Button } from "~app/ui/button";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { data, Link, useRevalidator, useSearchParams } from "react-router";
 import { useEffect, useMemo, useState } from "react";
 import { known } from "~app/server/known.server";
@@ -25,6 +23,7 @@ import { ownFigures } from "~app/server/client/own-figures.server";
 import { Box, Typography } from "~app/ui/box";
 import { Empty } from "~app/ui/page";
 import { useJobs } from "~app/ui/use-jobs";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 import { heard } from "~app/told";
 import { figureOf } from "~devices/camera/camera";
 import { stanceOf } from "~devices/camera/person";

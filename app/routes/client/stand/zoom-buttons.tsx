@@ -1,7 +1,7 @@
-import IconButton from "@mui/material/IconButton";
 import Add from "@mui/icons-material/Add";
 import FitScreen from "@mui/icons-material/FitScreen";
 import Remove from "@mui/icons-material/Remove";
+import { IconButton } from "~app/ui/button";
 import { Box } from "~app/ui/box";
 
 /** Magnify, reduce, whole picture: below a picture. A factor of 0 asks for the whole. */

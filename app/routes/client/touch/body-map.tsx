@@ -2,8 +2,6 @@ import MenuItem from "@mui/material/MenuItem";
 import Slider from "@mui/material/Slider";
 import { useTheme } from "@mui/material/styles";
 import TextField from "@mui/material/TextField";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useMemo, useState, type ReactNode } from "react";
 import { depthOf, layers } from "~core/anatomy/layers";
 import { changeOf, heatOf, spotKey } from "~core/findings/heat";
@@ -14,6 +12,7 @@ import { Box } from "~app/ui/box";
 import { BodyFigure, type Paint, type Spot } from "~app/ui/body-figure";
 import { FigureColumn } from "~app/ui/figure-column";
 import { depthColours } from "~app/ui/theme";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 import { findingName } from "./finding";
 import { marksOf } from "./finding-marks";
 

@@ -1,8 +1,6 @@
 import { Button } from "~app/ui/button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { memo, useEffect, useRef } from "react";
 import { layerName } from "~core/anatomy/layers";
 import { structureOf } from "~core/anatomy/structures";
@@ -18,6 +16,7 @@ import {
 } from "~core/findings/restriction";
 import type { Side } from "~core/units";
 import { Box, Typography } from "~app/ui/box";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 import type { Finding } from "./finding";
 import { useFelt } from "./use-felt";
 

@@ -1,6 +1,4 @@
 import { Button } from "~app/ui/button";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
 import {
   afterWords,
@@ -12,6 +10,7 @@ import {
   type SkinResponse,
 } from "~core/findings/skin";
 import { Box, Typography } from "~app/ui/box";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 
 /** What the skin of a place did, and under what: a press keeps it. */
 export function SkinHere({ keep }: { keep: (response: SkinResponse, after: SkinAfter) => void }) {

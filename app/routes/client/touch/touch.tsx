@@ -1,6 +1,4 @@
 import { Button } from "~app/ui/button";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { data, useSubmit } from "react-router";
 import { known } from "~app/server/known.server";
@@ -18,6 +16,7 @@ import { Box, Typography } from "~app/ui/box";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import { useTakeOff } from "~app/ui/use-take-off";
 import type { Spot } from "~app/ui/body-figure";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 import type { Side } from "~core/units";
 import { validate } from "~app/validation";
 import { addRestriction, gradeRestriction, restrictionsOf, setRestrictionRemoved } from "~data/findings";

@@ -2,8 +2,6 @@ import { Button } from "~app/ui/button";
 import MenuItem from "@mui/material/MenuItem";
 import Slider from "@mui/material/Slider";
 import TextField from "@mui/material/TextField";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useEffect, useRef, useState } from "react";
 import { newtons, scoreForce, tareOf, type ForceScore, type Weighed } from "~core/trainer/force";
 import { seeded } from "~core/random";
@@ -13,6 +11,7 @@ import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import { useNotify } from "~app/ui/notices";
 import { WhenReady } from "~app/ui/when-ready";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 import { ForceTrace, type Trace } from "./force-trace";
 import type { Keep } from "./kinds";
 

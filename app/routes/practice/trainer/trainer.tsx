@@ -1,6 +1,4 @@
 import { Button } from "~app/ui/button";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useCallback } from "react";
 import { data, Link, useFetcher, useSearchParams } from "react-router";
 import { mixed, number, object, string } from "yup";
@@ -14,6 +12,7 @@ import { Fine } from "~app/ui/fine";
 import { HandSide } from "~app/ui/hand-side";
 import { useNotify } from "~app/ui/notices";
 import { Page } from "~app/ui/page";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 import { deleteRound, keepRound, roundsOf } from "~data/trainer";
 import { Force } from "./force";
 import { kindNames, kinds, scoreWords, units, type Kind, type Keep } from "./kinds";

@@ -1,7 +1,5 @@
 import { Button } from "~app/ui/button";
 import Chip from "@mui/material/Chip";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useMemo } from "react";
 import { nameOf } from "~core/anatomy/places";
 import type { IsoDay } from "~core/days";
@@ -14,6 +12,7 @@ import { answers, answerWord } from "~core/screening/questions";
 import { screen, unknownQuestion } from "~core/screening/screen";
 import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 import { needsAnswer, type Part } from "./told-parts";
 
 const stanceWord = {

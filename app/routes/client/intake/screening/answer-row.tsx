@@ -1,8 +1,7 @@
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import type { KeyboardEvent } from "react";
 import { answers, answerWord, type Answer } from "~core/screening/questions";
 import { Box, Typography } from "~app/ui/box";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 
 const keys: Record<string, Answer> = { y: "yes", n: "no", d: "unsure" };
 

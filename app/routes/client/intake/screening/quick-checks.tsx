@@ -1,7 +1,5 @@
 import { Button } from "~app/ui/button";
 import TextField from "@mui/material/TextField";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useEffect, useState } from "react";
 import { useFetcher } from "react-router";
 import {
@@ -15,6 +13,7 @@ import {
 import { Box, Typography } from "~app/ui/box";
 import { useNotify } from "~app/ui/notices";
 import { WhenReady } from "~app/ui/when-ready";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 
 const rotationWord = {
   usual: "Within what is usual.",

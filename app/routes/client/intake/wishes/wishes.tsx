@@ -5,8 +5,6 @@ import Chip from "@mui/material/Chip";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import MuiLink from "@mui/material/Link";
 import TextField from "@mui/material/TextField";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useEffect, useState, type ReactNode } from "react";
 import { data, Link, useFetcher } from "react-router";
 import { known } from "~app/server/known.server";
@@ -24,6 +22,7 @@ import { Stale } from "~data/errors";
 import { preferencesOf, savePreferences } from "~data/preferences";
 import { positions, wishesSchema } from "./wishes-form";
 import { WhenReady } from "~app/ui/when-ready";
+import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 import { heard } from "~app/told";
 
 export const handle = { slim: true };

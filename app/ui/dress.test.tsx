@@ -2,24 +2,63 @@ import createCache from "@emotion/cache";
 import { CacheProvider } from "@emotion/react";
 import LibraryBox from "@mui/material/Box";
 import LibraryButton from "@mui/material/Button";
-import { ThemeProvider, type SxProps, type Theme } from "@mui/material/styles";
+import { createTheme, ThemeProvider, type SxProps, type Theme } from "@mui/material/styles";
+import LibraryIconButton from "@mui/material/IconButton";
 import LibraryText from "@mui/material/Typography";
+import LibraryToggle from "@mui/material/ToggleButton";
+import LibraryToggles from "@mui/material/ToggleButtonGroup";
 import fc from "fast-check";
 import type { ReactElement } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
 import { Box, Typography } from "./box";
-import { Button } from "./button";
+import { Button, IconButton } from "./button";
 import { themes } from "./theme";
+import { ToggleButton, ToggleButtonGroup } from "./toggles";
+
+/** What the theme would have to say to the library's own buttons and toggles, so that they look as ours do. */
+const told = (theme: Theme) => ({
+  components: {
+    MuiButton: {
+      defaultProps: { disableElevation: true },
+      styleOverrides: {
+        root: { minHeight: 40, paddingInline: 16 },
+        outlined: { borderColor: theme.tokens.line, color: theme.tokens.ink },
+      },
+    },
+    MuiToggleButton: {
+      styleOverrides: {
+        root: {
+          textTransform: "none" as const,
+          paddingInline: 12,
+          paddingBlock: 5,
+          color: theme.tokens.inkSoft,
+          borderColor: theme.tokens.line,
+          "&.Mui-selected": {
+            backgroundColor: theme.tokens.emberWash,
+            color: theme.tokens.ink,
+            fontWeight: 650,
+            "&:hover": { backgroundColor: theme.tokens.emberWash },
+          },
+        },
+      },
+    },
+  },
+});
+const whole = { light: createTheme(themes.light, told(themes.light)), dim: createTheme(themes.dim, told(themes.dim)) };
 
 /** An element as it is drawn: its tag and attributes, and the rules its class stands for. */
-function drawn(element: ReactElement, theme: keyof typeof themes) {
+function rendered(element: ReactElement, theme: keyof typeof themes) {
   const cache = createCache({ key: "t" });
   cache.compat = true;
   const html = renderToStaticMarkup(
     <CacheProvider value={cache}>
-      <ThemeProvider theme={themes[theme]}>{element}</ThemeProvider>
+      <ThemeProvider theme={whole[theme]}>{element}</ThemeProvider>
     </CacheProvider>,
   );
+  return { html, cache };
+}
+function drawn(element: ReactElement, theme: keyof typeof themes) {
+  const { html, cache } = rendered(element, theme);
   const rules = Object.values(cache.inserted)
     .join("")
     .replaceAll(/\.t-[\w-]+/g, ".x");
@@ -117,28 +156,103 @@ describe("a button", () => {
   });
 });
 
-/** How a button looks in the end, at rest, under a pointer and switched off: colours, not the names they go by. */
-function looks(sheet: string) {
-  const rules = lastSaid(sheet.replaceAll(/\.Mui-disabled|:disabled,\.x\[aria-disabled='true'\]/g, ".off"));
-  return ["", ":hover", ".off"].map((state) => {
-    const said = Object.entries(rules).filter(([where]) =>
-      [".x", `.x${state}`].includes(where.replace(/^.*hover: hover\)\{/, "")),
+describe("a button with a picture", () => {
+  it("looks and answers as the library's own does", () => {
+    const given = fc.record({
+      size: fc.constantFrom("small" as const, "medium" as const),
+      disabled: fc.boolean(),
+      sx: one,
+    });
+    fc.assert(
+      fc.property(given, fc.constantFrom("light" as const, "dim" as const), (given, theme) => {
+        const whole = { ...given, "aria-label": "a", children: "x" };
+        const [ours, theirs] = [
+          drawn(<IconButton {...whole} />, theme),
+          drawn(<LibraryIconButton {...whole} />, theme),
+        ];
+        expect(ours.bare).toEqual(theirs.bare);
+        expect(looks(ours.rules)).toEqual(looks(theirs.rules));
+      }),
     );
-    const all = Object.assign({}, ...said.map(([, body]) => body)) as Record<string, string>;
+  });
+});
+
+const toggled = fc.record({
+  exclusive: fc.boolean(),
+  size: fc.constantFrom("small" as const, "medium" as const),
+  fullWidth: fc.boolean(),
+  disabled: fc.boolean(),
+  off: fc.subarray([0, 1, 2]),
+  chosen: fc.subarray([0, 1, 2]),
+});
+
+describe("toggles", () => {
+  it("look and answer as the library's own do, whatever is chosen and off, in either theme", () => {
+    fc.assert(
+      fc.property(toggled, fc.constantFrom("light" as const, "dim" as const), ({ off, chosen, ...given }, theme) => {
+        const value = given.exclusive ? (chosen[0] ?? null) : chosen;
+        const drawnBy = (Group: typeof LibraryToggles, One: typeof LibraryToggle) => {
+          const { html, cache } = rendered(
+            <Group {...given} value={value} aria-label="a">
+              {[0, 1, 2].map((each) => (
+                <One key={each} value={each} disabled={given.disabled || off.includes(each)}>
+                  x
+                </One>
+              ))}
+            </Group>,
+            theme,
+          );
+          const [of, ...ones] = [...html.matchAll(/<(\w+)([^>]*)>/g)].map(([, tag, attributes]) => ({
+            tag,
+            said: ["role", "type", "value", "aria-pressed", "aria-label", "disabled"].map(
+              (name) => new RegExp(` ${name}="([^"]*)"`).exec(attributes!)?.[1],
+            ),
+            sheet: String(cache.inserted[/\bt-([\w-]+)"/.exec(attributes!)![1]!]).replaceAll(/\.t-[\w-]+/g, ".x"),
+          }));
+          return { of: of!, ones };
+        };
+        const ours = drawnBy(ToggleButtonGroup as never, ToggleButton as never);
+        const theirs = drawnBy(LibraryToggles, LibraryToggle);
+        const bare = ({ of, ones }: typeof ours) => [of, ...ones].map(({ tag, said }) => [tag, said]);
+        expect(bare(ours)).toEqual(bare(theirs));
+        const each = ({ ones }: typeof ours) => ones.map(({ sheet }) => looks(sheet));
+        expect(each(ours)).toEqual(each(theirs));
+      }),
+    );
+  });
+});
+
+/** How it looks in the end: at rest, under a pointer, switched off, chosen, and chosen under a pointer. Colours, not names. */
+function looks(sheet: string) {
+  const rules = lastSaid(
+    sheet
+      .replaceAll(/\.Mui-disabled|:disabled,\.x\[aria-disabled='true'\]/g, ".off")
+      .replaceAll(/\.Mui-selected|\.chosen/g, ".on"),
+  );
+  return [[], [":hover"], [".off"], [".on"], [":hover", ".on", ".on:hover"]].map((state) => {
+    const all = Object.assign(
+      {},
+      ...["", ...state].flatMap((said) =>
+        Object.entries(rules)
+          .filter(([where]) => where.replace(/^.*hover: hover\)\{/, "") === `.x${said}`)
+          .map(([, body]) => body),
+      ),
+    ) as Record<string, string>;
     const named = (value: string): string =>
       value.replace(/var\((--[\w-]+)[^)]*\)/, (_, name: string) => all[name] ?? "transparent");
     const [, line] = /^1px solid (.*)$/.exec(all.border ?? "") ?? [];
     return Object.fromEntries(
       [
         ...["background-color", "color"].map((name) => [name, named(all[name]!)]),
-        ["border-color", line && state !== ".off" ? (all["border-color"] ?? line) : line],
+        ["border-color", line && state[0] !== ".off" ? (all["border-color"] ?? line) : line],
+        ["padding", all["padding-block"] ? `${all["padding-block"]} ${all["padding-inline"]}` : all.padding],
         ...Object.entries(all).filter(([name]) => !unlike.test(name)),
       ].sort(([a], [b]) => (a! < b! ? -1 : 1)),
     ) as Record<string, string>;
   });
 }
 /** What is written another way and looks the same, and shadows, which no button of ours casts. */
-const unlike = /^(--.*|-.*|border|border-color|(background-)?color|appearance|outline|box-shadow)$/;
+const unlike = /^(--.*|-.*|border|border-color|(background-)?color|appearance|outline|box-shadow|padding.*)$/;
 
 /** What counts of a sheet: of each rule, in order, the last value of each property. */
 function lastSaid(sheet: string) {
