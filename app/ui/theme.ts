@@ -63,6 +63,7 @@ function makeTheme(mode: "light" | "dim"): Theme {
     lineHeight: 1.2,
     letterSpacing: "-0.01em",
   });
+  const ring = { outline: `2px solid ${t.ember}`, outlineOffset: 2 };
   return createTheme({
     tokens: t,
     palette: {
@@ -104,7 +105,7 @@ function makeTheme(mode: "light" | "dim"): Theme {
             "--heading": heading,
           },
           body: { fontVariantNumeric: "tabular-nums", backgroundColor: t.paper, color: t.ink },
-          "*:focus-visible": { outline: `2px solid ${t.ember}`, outlineOffset: 2 },
+          "*:focus-visible": ring,
           "@media (prefers-reduced-motion: reduce)": {
             "*, *::before, *::after": {
               animationDuration: "0.01ms !important",
@@ -113,7 +114,13 @@ function makeTheme(mode: "light" | "dim"): Theme {
           },
         },
       },
-      MuiButtonBase: { defaultProps: { disableRipple: true } },
+      // the library's own take the browser's ring away
+      MuiButtonBase: {
+        defaultProps: { disableRipple: true },
+        styleOverrides: { root: { "&.Mui-focusVisible": ring } },
+      },
+      MuiChip: { styleOverrides: { root: { "&:focus-visible": ring } } },
+      MuiMenuItem: { styleOverrides: { root: { "&.Mui-focusVisible": { outlineOffset: -2 } } } },
       MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: "none" } } },
       MuiTextField: { defaultProps: { size: "small", fullWidth: true } },
       MuiLink: {

@@ -90,6 +90,8 @@ const one = (size: Size, fullWidth: boolean): Base => ({
           color: palette.action.disabled,
           border: `1px solid ${palette.action.disabledBackground}`,
         },
+        // its ring above what stands beside it
+        "&:focus-visible": { zIndex: 1 },
         "&.chosen": { backgroundColor: tokens.emberWash, color: tokens.ink, fontWeight: 650 },
       },
     ];

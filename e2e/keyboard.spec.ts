@@ -1,0 +1,53 @@
+import { expect, test } from "@playwright/test";
+import { signIn } from "./before";
+import { ruben } from "./helpers";
+
+/** What the keyboard is at, and whether it can be seen to be there: by a ring, or by a field's own border. */
+const at = () => {
+  const here = document.activeElement!;
+  const ringed = (element: Element | null) => element !== null && getComputedStyle(element).outlineStyle === "solid";
+  const unseen = getComputedStyle(here).opacity === "0";
+  return {
+    what: `${here.tagName} ${here.getAttribute("aria-label") ?? here.textContent}`.slice(0, 40),
+    seen: ringed(unseen ? here.closest(".Mui-focusVisible") : here) || here.closest(".Mui-focused") !== null,
+    left: here === document.body,
+  };
+};
+
+test("whoever goes by the keyboard sees where they are, on every kind of control", async ({ page }) => {
+  await signIn(page);
+  for (const path of ["assess/stand", "path", "assess/points", "edit"]) {
+    await page.goto(`/clients/${ruben}/${path}`);
+    let stops = 0;
+    for (; stops < 70; stops++) {
+      await page.keyboard.press("Tab");
+      const { what, seen, left } = await page.evaluate(at);
+      if (left) break;
+      expect({ path, what, seen }).toEqual({ path, what, seen: true });
+    }
+    expect(stops).toBeGreaterThan(15);
+  }
+});
+
+test("toggles are one stop of the keyboard: arrows go through them, Enter chooses, Tab goes on", async ({ page }) => {
+  await signIn(page);
+  await page.goto(`/clients/${ruben}/assess/stand?visit=3&moment=after&view=left`);
+  const views = page.getByRole("group", { name: "View", exact: true });
+  const [left, front, last] = [/^Left side/, /^Front/, /^Whole body/].map((name) =>
+    views.getByRole("button", { name }),
+  );
+  await left!.focus();
+  await page.keyboard.press("ArrowRight");
+  await expect(views.getByRole("button", { name: /^Right side/ })).toBeFocused();
+  await page.keyboard.press("End");
+  await expect(last!).toBeFocused();
+  await page.keyboard.press("ArrowRight");
+  await expect(front!).toBeFocused();
+  await page.keyboard.press("Enter");
+  await expect(front!).toHaveAttribute("aria-pressed", "true");
+  await expect(left!).toHaveAttribute("aria-pressed", "false");
+  await page.keyboard.press("Tab");
+  await expect(views.locator(":focus")).toHaveCount(0);
+  await page.keyboard.press("Shift+Tab");
+  await expect(front!).toBeFocused();
+});
