@@ -1,4 +1,4 @@
-import { PassThrough } from "node:stream";
+import { Writable } from "node:stream";
 import type { EmotionCache } from "@emotion/cache";
 import { CacheProvider } from "@emotion/react";
 import { renderToPipeableStream } from "react-dom/server";
@@ -36,15 +36,21 @@ export default function handleRequest(
         nonce,
         onAllReady() {
           const chunks: Buffer[] = [];
-          const body = new PassThrough();
-          body.on("data", (chunk: Buffer) => chunks.push(chunk));
+          const body = new Writable({
+            write(chunk: Buffer, _encoding, done) {
+              chunks.push(chunk);
+              done();
+            },
+          });
           body.on("error", reject);
-          body.on("end", () => {
+          body.on("finish", () => {
             // what waits for a rendering that is over would keep all of it in memory
             clearTimeout(late);
-            const html = Buffer.concat(chunks).toString("utf8");
             headers.set("Content-Type", "text/html; charset=utf-8");
-            const whole = html.replace("</head>", () => `${styleTags(cache)}</head>`);
+            // as bytes all the way: decoding a page and encoding it again costs a good part of drawing it
+            const page = Buffer.concat(chunks);
+            const head = page.indexOf("</head>");
+            const whole = Buffer.concat([page.subarray(0, head), Buffer.from(styleTags(cache)), page.subarray(head)]);
             resolve(new Response(whole, { headers, status: failed }));
           });
           pipe(body);

@@ -245,7 +245,10 @@ function looks(sheet: string) {
       [
         ...["background-color", "color"].map((name) => [name, named(all[name]!)]),
         ["border-color", line && state[0] !== ".off" ? (all["border-color"] ?? line) : line],
-        ["padding", all["padding-block"] ? `${all["padding-block"]} ${all["padding-inline"]}` : all.padding],
+        [
+          "padding",
+          `${all["padding-block"] ?? all.padding?.split(" ")[0]} ${all["padding-inline"] ?? all.padding?.split(" ").at(-1)}`,
+        ],
         ...Object.entries(all).filter(([name]) => !unlike.test(name)),
       ].sort(([a], [b]) => (a! < b! ? -1 : 1)),
     ) as Record<string, string>;
