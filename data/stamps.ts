@@ -13,6 +13,13 @@ export const stampOf = (tx: Tx, clientId: string): Promise<string> =>
     return `${at(clientId)}-${at(tx.practiceId)}`;
   });
 
-/** What a practice shares stands at: its people, its library, and how well its hands repeat. */
-export const sharedStamp = async (tx: Tx): Promise<string> =>
-  (await once(tx, "stamp", () => tx("stamp").where({ of: tx.practiceId }).first<Stamp | undefined>("at")))?.at ?? "0";
+/**
+ * What a practice shares stands at: its people, its library, and how well its hands repeat. Asked along with the client's
+ * whose records are asked for, it is no question more.
+ */
+export async function sharedStamp(tx: Tx, along?: string): Promise<string> {
+  if (along) return (await stampOf(tx, along)).split("-")[1]!;
+  return (
+    (await once(tx, "stamp", () => tx("stamp").where({ of: tx.practiceId }).first<Stamp | undefined>("at")))?.at ?? "0"
+  );
+}

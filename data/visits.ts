@@ -145,10 +145,7 @@ export const loadsBetween = (
     .whereNotNull("v.planned_load")
     .select<{ day: string; load: HandBudget }[]>({ day: "v.on_date", load: "v.planned_load" });
 
-/**
- * What other clients' planned visits of the last week and to come stand at, where anybody of the practice has said what
- * their hands are to take; "" where nobody has: no plan depends on them then.
- */
+/** What other clients' planned visits of the last week and to come stand at. */
 export async function loadsStamp(tx: Tx, butClient: string, from: string): Promise<string> {
   const [row] = await tx("visit as v")
     .join("client as c", "c.id", "v.client_id")
@@ -156,7 +153,6 @@ export async function loadsStamp(tx: Tx, butClient: string, from: string): Promi
     .whereNot("v.client_id", butClient)
     .where("v.on_date", ">=", from)
     .whereNotNull("v.planned_load")
-    .whereExists(tx("practitioner").select(tx.raw("1")).whereRaw("settings -> 'hands' is not null"))
     .select<{ stamp: string | null }[]>(tx.raw("sum(hashtextextended(v.id::text, v.version)::numeric) as stamp"));
   return row?.stamp ?? "";
 }

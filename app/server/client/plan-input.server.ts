@@ -12,11 +12,13 @@ import { foldRun } from "~core/session/fold";
 import { workedAt } from "~core/session/worked";
 import type { Client } from "~core/client";
 import { today } from "~app/server/today.server";
+import { PracticeCache } from "~app/server/practice-cache.server";
 import { readingOf, type ReadingOfClient } from "./reading.server";
 import type { Tx } from "~data/database";
 import type { Series, SeriesSettings } from "~data/series";
 import { eventsOfVisits } from "~data/session-events";
 import { practitionersOf } from "~data/practitioners";
+import { sharedStamp } from "~data/stamps";
 import { listVisits, loadsBetween, loadsStamp, type Visit } from "~data/visits";
 
 /** What visits really gave, by their id, from the run's log and the arc's; undefined for those without either. */
@@ -46,9 +48,18 @@ export async function workedSessions(
 export const sessionsOfSeries = ({ template, settings }: Pick<Series, "template" | "settings">) =>
   sessionsOf({ template, course: settings.course });
 
-/** What a client's plan follows from beside their own records: what else is planned for the hands that give it. */
-export const handsOfOthers = (tx: Tx, clientId: string): Promise<string> =>
-  loadsStamp(tx, clientId, plusDays(today(), -7));
+const handsSaid = new PracticeCache<{ stamp: string; any: boolean }>(50);
+
+/**
+ * What a client's plan follows from beside their own records: what else is planned for the hands that give it. No plan
+ * depends on that where nobody of the practice has said what their hands are to take.
+ */
+export async function handsOfOthers(tx: Tx, clientId: string): Promise<string> {
+  const stamp = await sharedStamp(tx, clientId);
+  const ask = async () => ({ stamp, any: (await practitionersOf(tx)).some(({ settings }) => settings.hands) });
+  const { any } = await handsSaid.of(tx, "hands", ask, (known) => known.stamp === stamp);
+  return any ? loadsStamp(tx, clientId, plusDays(today(), -7)) : "";
+}
 
 /** What is left of the practitioners' own budgets for each session, where any of them has set one. */
 async function handsFor(
