@@ -1,3 +1,4 @@
+import { startTransition, useOptimistic } from "react";
 import { useTheme } from "@mui/material/styles";
 import { layers } from "~core/anatomy/layers";
 import { regions } from "~core/anatomy/regions";
@@ -37,6 +38,13 @@ export function PlanGrid({
   choose: (session: number, step: string | undefined) => void;
 }) {
   const { tokens } = useTheme();
+  // what is pressed looks chosen at once; its steps, their reasons and what may be added follow when they are drawn
+  const [shown, show] = useOptimistic(chosen);
+  const pick = (session: number, step: string | undefined) =>
+    startTransition(() => {
+      show(session);
+      choose(session, step);
+    });
   const width = 800;
   const column = (width - left) / sessions.length;
   const cells = planCells(sessions, Math.min(44, column - 10));
@@ -60,7 +68,7 @@ export function PlanGrid({
         role="group"
         aria-label="The plan: sessions by territory"
       >
-        <rect x={x(chosen) - column / 2 + 2} width={column - 4} y={0} height={height} rx={8} fill={tokens.emberWash} />
+        <rect x={x(shown) - column / 2 + 2} width={column - 4} y={0} height={height} rx={8} fill={tokens.emberWash} />
         {sessions.map((_, s) => (
           <DropColumn
             key={s}
@@ -88,11 +96,16 @@ export function PlanGrid({
               key={s}
               role="button"
               tabIndex={0}
-              aria-pressed={s === chosen}
+              aria-pressed={s === shown}
               aria-label={`Session ${s + 1}, ${names[s]?.name}, ${Math.round(minutes)} of ${input.tableMinutes} minutes, ${counted(session.steps.length, "step")}${broken.includes(s) ? ", breaks a caution" : ""}`}
               style={{ cursor: "pointer" }}
-              onClick={() => choose(s, undefined)}
-              onKeyDown={(event) => (event.key === "Enter" || event.key === " ") && choose(s, undefined)}
+              onClick={() => pick(s, undefined)}
+              onKeyDown={(event) => {
+                if (event.key !== "Enter" && event.key !== " ") return;
+                // the space bar would roll the page on
+                event.preventDefault();
+                pick(s, undefined);
+              }}
             >
               <rect x={x(s) - column / 2} width={column} y={0} height={top - 2} fill="transparent" />
               <text
@@ -146,7 +159,7 @@ export function PlanGrid({
               fill="transparent"
               style={{ cursor: "pointer" }}
               onClick={() =>
-                choose(
+                pick(
                   cell.session,
                   sessions[cell.session]!.steps.find((step) =>
                     techniqueOf(step.technique).doses.some((dose) => dose.region === cell.region && dose.share >= 0.5),
