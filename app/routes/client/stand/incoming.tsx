@@ -41,11 +41,22 @@ export function Incoming({ jobs, clientId, changed }: { jobs: readonly Job[]; cl
         const buttons = (
           <>
             {again && (
-              <Button size="small" disabled={busy === id} onClick={() => void decide(id, "again")}>
+              <Button
+                size="small"
+                sx={{ whiteSpace: "nowrap" }}
+                disabled={busy === id}
+                onClick={() => void decide(id, "again")}
+              >
                 Try again
               </Button>
             )}
-            <Button size="small" color="inherit" disabled={busy === id} onClick={() => void decide(id, "stop")}>
+            <Button
+              size="small"
+              color="inherit"
+              sx={{ whiteSpace: "nowrap" }}
+              disabled={busy === id}
+              onClick={() => void decide(id, "stop")}
+            >
               {problem ? "Put away" : "Do not keep it"}
             </Button>
           </>

@@ -226,7 +226,13 @@ export function TakePhoto({
         <Typography sx={{ fontSize: 13.5, color: "text.secondary", mb: 1.5 }}>
           Measured once with a tape and kept for the next pictures. It enters every error.
         </Typography>
-        <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr 1fr", sm: "repeat(4, 1fr)" }, gap: 1.5 }}>
+        <Box
+          sx={{
+            display: "grid",
+            gridTemplateColumns: { xs: "1fr", sm: "repeat(2, 1fr)", md: "repeat(4, 1fr)" },
+            gap: 1.5,
+          }}
+        >
           {noted.map(([key, label]) => (
             <TextField
               key={key}
