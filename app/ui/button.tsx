@@ -43,7 +43,15 @@ export const plain = {
 /** Above and below the words, with a border if there is one (px). */
 const block = { small: 4, medium: 6, large: 8 };
 
-export const off = "&:disabled, &[aria-disabled='true']";
+/** How what is switched off looks, whatever it is. */
+export const whenOff = ({ palette }: Theme, more: object = {}) => ({
+  "&:disabled, &[aria-disabled='true']": {
+    pointerEvents: "none",
+    cursor: "default",
+    color: palette.action.disabled,
+    ...more,
+  },
+});
 
 function dressOf(theme: Theme, { variant, color, size }: Required<Looks>): object[] {
   const { palette, typography, transitions, shape, tokens } = theme;
@@ -77,13 +85,10 @@ function dressOf(theme: Theme, { variant, color, size }: Required<Looks>): objec
       "@media (hover: hover)": {
         "&:hover": { "--behind": solid ? filledOver : wash(own?.main ?? palette.text.primary) },
       },
-      [off]: {
-        pointerEvents: "none",
-        cursor: "default",
-        color: palette.action.disabled,
+      ...whenOff(theme, {
         ...(solid ? { backgroundColor: palette.action.disabledBackground } : {}),
         ...(variant === "outlined" ? { border: `1px solid ${palette.action.disabledBackground}` } : {}),
-      },
+      }),
     },
   ];
 }
@@ -149,12 +154,7 @@ const round = (size: "small" | "medium"): Base => ({
         "@media (hover: hover)": {
           "&:hover": { backgroundColor: theme.alpha(palette.action.active, palette.action.hoverOpacity) },
         },
-        [off]: {
-          pointerEvents: "none",
-          cursor: "default",
-          color: palette.action.disabled,
-          backgroundColor: "transparent",
-        },
+        ...whenOff(theme, { backgroundColor: "transparent" }),
       },
     ];
   },

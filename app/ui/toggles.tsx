@@ -11,7 +11,7 @@ import {
   type MouseEvent,
   type ReactNode,
 } from "react";
-import { off, plain } from "./button";
+import { plain, whenOff } from "./button";
 import { useClass, type Base } from "./dress";
 
 /**
@@ -84,12 +84,7 @@ const one = (size: Size, fullWidth: boolean): Base => ({
         "@media (hover: hover)": {
           "&:hover": { backgroundColor: theme.alpha(palette.text.primary, palette.action.hoverOpacity) },
         },
-        [off]: {
-          pointerEvents: "none",
-          cursor: "default",
-          color: palette.action.disabled,
-          border: `1px solid ${palette.action.disabledBackground}`,
-        },
+        ...whenOff(theme, { border: `1px solid ${palette.action.disabledBackground}` }),
         // its ring above what stands beside it
         "&:focus-visible": { zIndex: 1 },
         "&.chosen": { backgroundColor: tokens.emberWash, color: tokens.ink, fontWeight: 650 },
