@@ -5,7 +5,7 @@ import headingLetters from "@fontsource-variable/bricolage-grotesque/files/brico
 import CssBaseline from "@mui/material/CssBaseline";
 import { THEME_ID } from "@mui/material/styles";
 import { ThemeProvider } from "@mui/system";
-import { lazy, Suspense, type ComponentType, type ReactNode } from "react";
+import { Suspense, type ComponentType, type ReactNode } from "react";
 import { Links, Meta, Outlet, Scripts, ScrollRestoration, useMatches, useRouteLoaderData } from "react-router";
 import type { Route } from "./+types/root";
 import { nonceContext } from "./nonce";
@@ -13,6 +13,7 @@ import { Notices } from "./ui/notices";
 import { useReloadForUnknown } from "./ui/reload-for-unknown";
 import "./ui/plain.css";
 import { themes } from "./ui/theme";
+import { whenNeeded } from "./ui/when-needed";
 
 /** Letters are asked for with the page, not after its styles were read. */
 const font = (href: string) =>
@@ -87,7 +88,7 @@ const Unreachable = () => (
     <p>Everything you had confirmed is stored. Load the page again when the network is back.</p>
   </main>
 );
-const FaultPage = lazy((): Promise<{ default: ComponentType<{ error: unknown }> }> =>
+const FaultPage = whenNeeded((): Promise<{ default: ComponentType<{ error: unknown }> }> =>
   import("./ui/fault-page").catch(() => ({ default: Unreachable })),
 );
 

@@ -2,7 +2,7 @@ import FormControl from "@mui/material/FormControl";
 import InputLabel from "@mui/material/InputLabel";
 import OutlinedInput, { type OutlinedInputProps } from "@mui/material/OutlinedInput";
 import { styled, useTheme } from "@mui/material/styles";
-import { lazy, Suspense, type ComponentType } from "react";
+import { Suspense, type ComponentType } from "react";
 import type { AlertProps } from "@mui/material/Alert";
 import { data, Form, redirect, useNavigation } from "react-router";
 import { object, string } from "yup";
@@ -14,6 +14,7 @@ import { notesOf } from "~app/server/request/request.server";
 import { deviceCookie, deviceOf, sessionCookie, tokenOf } from "~app/server/request/session.server";
 import { Box, Typography } from "~app/ui/box";
 import { Mark } from "~app/ui/mark";
+import { whenNeeded } from "~app/ui/when-needed";
 import { isSignedIn, signIn } from "~data/practitioners";
 
 export const meta: Route.MetaFunction = () => [{ title: "Sign in · Ember Path" }];
@@ -124,7 +125,7 @@ export default function SignIn({ loaderData, actionData }: Route.ComponentProps)
   );
 }
 
-const Alert = lazy((): Promise<{ default: ComponentType<AlertProps> }> =>
+const Alert = whenNeeded((): Promise<{ default: ComponentType<AlertProps> }> =>
   import("@mui/material/Alert").catch(() => ({ default: ({ children }) => <div role="alert">{children}</div> })),
 );
 
