@@ -36,7 +36,7 @@ const groups = [
   },
   {
     name: "first",
-    test: /\/(app\/(root|ui\/(theme|notices|box|keep-typed|other-tabs|emotion|reload-for-unknown|mark))|core\/shelf)\.tsx?/,
+    test: /\/(app\/(root|ui\/(alert|when-needed|theme|notices|box|keep-typed|other-tabs|emotion|reload-for-unknown|mark))|core\/shelf)\.tsx?/,
     priority: 6,
   },
   { name: "menus", test: packages("@mui/(material|utils)"), priority: 5, minShareCount: 4 },

@@ -32,18 +32,24 @@ export default async function handleRequest(
   // styles are collected, not written beside each element
   cache.compat = true;
   const [said] = await Promise.all([new Response(serverHandoffStream).text(), allHere()]);
-  const page = renderToString(
+  // drawn as text, a page is not said to be one
+  const page = `<!DOCTYPE html>${renderToString(
     <CacheProvider value={cache}>
-      <ServerRouter context={entry} url={request.url} nonce={nonce} />
+      <ServerRouter context={{ ...entry, manifest: onTheWay(entry) }} url={request.url} nonce={nonce} />
     </CacheProvider>,
-  );
+  )}`;
   const head = page.indexOf("</head>");
   const end = page.lastIndexOf("</body>");
   headers.set("Content-Type", "text/html; charset=utf-8");
-  return new Response(
-    page.slice(0, head) + styleTags(cache) + page.slice(head, end) + handOver(said, nonce) + page.slice(end),
-    { headers, status },
-  );
+  const whole =
+    page.slice(0, head) + styleTags(cache) + page.slice(head, end) + handOver(said, nonce) + page.slice(end);
+  return new Response(Buffer.from(whole), { headers, status });
+}
+
+/** The router makes a tree of all routes for every page it draws; of these, only those that led here are in it. */
+function onTheWay({ manifest, staticHandlerContext: { matches } }: EntryContext): EntryContext["manifest"] {
+  const ids = matches.map(({ route }) => route.id);
+  return { ...manifest, routes: Object.fromEntries(ids.map((id) => [id, manifest.routes[id]])) };
 }
 
 /** The styles of one rendering, as the style cache of the page finds them again: each global one by itself, then the others. */

@@ -51,3 +51,23 @@ test("toggles are one stop of the keyboard: arrows go through them, Enter choose
   await page.keyboard.press("Shift+Tab");
   await expect(front!).toBeFocused();
 });
+
+test("more about something small is there for the keyboard and the pointer, in sight, and Escape takes it away", async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto(`/clients/${ruben}/path`);
+  const chip = page.getByText(/^Pressure up to \d+$/);
+  const more = page.getByRole("tooltip", { name: /^The highest pressure/ });
+  await expect(chip).toHaveAccessibleDescription(/^The highest pressure the client wants/);
+  await chip.hover();
+  await expect(more).toBeInViewport({ ratio: 1 });
+  await page.keyboard.press("Escape");
+  await expect(more).toBeHidden();
+  await page.getByRole("link", { name: "Practice", exact: true }).focus();
+  for (let stops = 0; stops < 4 && !(await more.isVisible()); stops++) await page.keyboard.press("Tab");
+  await expect(chip).toBeFocused();
+  await expect(more).toBeInViewport({ ratio: 1 });
+  await page.keyboard.press("Tab");
+  await expect(more).toBeHidden();
+});

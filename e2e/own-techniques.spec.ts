@@ -51,6 +51,7 @@ test("a technique of one's own is made, planned, run and reported; changed, the 
   const panel = page.getByRole("complementary", { name: "Chosen session" });
   const bar = page.getByRole("region", { name: "Changed by hand" });
   if (!(await panel.innerText()).includes("Kiln warmth")) {
+    await panel.getByRole("button", { name: "Add from the library" }).click();
     await panel.getByLabel("Add from the library").fill("kiln");
     await page.getByRole("option", { name: "Kiln warmth" }).click();
     if (await bar.getByRole("button", { name: "Repair around it" }).isEnabled())

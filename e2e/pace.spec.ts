@@ -8,6 +8,7 @@ test("the first page asks for little: 160 kB of JavaScript in a dozen files, its
   request,
 }) => {
   const html = await (await request.get("/sign-in")).text();
+  expect(html).toMatch(/^<!DOCTYPE html>/);
   const { kB, files, names } = firstPage(html);
   expect(names.length).toBeGreaterThan(3);
   expect(kB).toBeLessThanOrEqual(160);

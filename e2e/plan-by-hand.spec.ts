@@ -21,7 +21,19 @@ test("a plan is bent by hand: what a change breaks is read, repaired around, und
       /(One more minute would buy [\d.]+ points, at .*|No step here gains by one more minute); a minute serves least at/,
     ),
   ).toBeVisible();
-  await panel.getByLabel("Add from the library").click();
+  // a bar is found by its place: it says what it is, and a press shows its session and the step it is mostly of
+  const bars = page.getByRole("group", { name: "The plan: sessions by territory" }).locator("rect:has(title)");
+  const { width, height } = (await bars.boundingBox())!;
+  const inSecond = (n: number) => ({ position: { x: width / 2, y: ((n + 0.3) / 13) * height } });
+  let territory = 0;
+  do await bars.hover(inSecond(territory++));
+  while (!(await bars.locator("title").textContent()) && territory < 13);
+  await expect(bars.locator("title")).toHaveText(/^.+, session 2: \d+ min, down to /);
+  await bars.click(inSecond(territory - 1));
+  await expect(page.getByRole("button", { name: /^Session 2, / })).toHaveAttribute("aria-pressed", "true");
+  await expect(panel).toContainText("Session 2");
+  await page.getByRole("button", { name: /^Session 1, / }).click();
+  await panel.getByRole("button", { name: "Add from the library" }).click();
   await expect(page.getByRole("option").first()).toContainText(/[+−]\d\.\d\d points|no room/);
   // deep work from the library, nothing opened before it: it says which rule that breaks
   await panel.getByLabel("Add from the library").fill("psoas");

@@ -1,5 +1,6 @@
 import createCache from "@emotion/cache";
 import { CacheProvider } from "@emotion/react";
+import LibraryAlert from "@mui/material/Alert";
 import LibraryBox from "@mui/material/Box";
 import LibraryButton from "@mui/material/Button";
 import { createTheme, ThemeProvider, type SxProps, type Theme } from "@mui/material/styles";
@@ -10,6 +11,7 @@ import LibraryToggles from "@mui/material/ToggleButtonGroup";
 import fc from "fast-check";
 import type { ReactElement } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
+import { Alert } from "./alert";
 import { Box, Typography } from "./box";
 import { Button, IconButton } from "./button";
 import { themes } from "./theme";
@@ -220,6 +222,36 @@ describe("toggles", () => {
       }),
     );
   });
+});
+
+describe("an alert", () => {
+  const said = ["color", "background-color", "padding", "margin", "display", "opacity", "border-radius", "font-size"];
+  /** What counts of each of its parts, by the part. */
+  const parts = (element: ReactElement, theme: keyof typeof themes) => {
+    const { html, cache } = rendered(element, theme);
+    const rules = lastSaid(Object.values(cache.inserted).join(""));
+    return [...html.matchAll(/<div([^>]*)>/g)].map(([, attributes]) => {
+      const classes = /class="([^"]*)"/.exec(attributes!)![1]!.split(" ");
+      const own = Object.entries(rules)
+        .filter(([where]) => classes.some((each) => where.endsWith(`.${each}`)))
+        .reduce<Record<string, string>>((all, [, body]) => ({ ...all, ...body }), {});
+      const margin = Object.entries(own).filter(([name]) =>
+        /^margin-|^(min-width|overflow|align-items|line-height)$/.test(name),
+      );
+      return [/role="(\w+)"/.exec(attributes!)?.[1], ...said.map((name) => own[name]), margin.sort()];
+    });
+  };
+
+  it.each(["success", "info", "warning", "error"] as const)(
+    "that says %s looks as the library's own does",
+    (severity) => {
+      for (const theme of ["light", "dim"] as const)
+        for (const action of [undefined, <button key="a">x</button>]) {
+          const given = { severity, action, children: "x", sx: { mb: 2 } };
+          expect(parts(<Alert {...given} />, theme)).toEqual(parts(<LibraryAlert {...given} />, theme));
+        }
+    },
+  );
 });
 
 /** How it looks in the end: at rest, under a pointer, switched off, chosen, and chosen under a pointer. Colours, not names. */

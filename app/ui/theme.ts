@@ -127,10 +127,6 @@ function makeTheme(mode: "light" | "dim"): Theme {
         defaultProps: { underline: "hover" },
         styleOverrides: { root: { color: t.ink, textDecorationColor: t.ember } },
       },
-      MuiTooltip: {
-        defaultProps: { arrow: true },
-        styleOverrides: { tooltip: { fontSize: 13, backgroundColor: t.ink, color: t.paper } },
-      },
     },
   });
 }

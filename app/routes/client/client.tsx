@@ -1,6 +1,4 @@
 import { Button } from "~app/ui/button";
-import Chip from "@mui/material/Chip";
-import Tooltip from "@mui/material/Tooltip";
 import { useEffect, useMemo, useRef } from "react";
 import { Link, Outlet, useLocation, useMatches, useNavigation } from "react-router";
 import type { Route } from "./+types/client";
@@ -16,6 +14,8 @@ import { known } from "~app/server/known.server";
 import { today } from "~app/server/today.server";
 import { shortDay } from "~app/ui/dates";
 import { FigureShape } from "~app/ui/figure-shape";
+import { useFollow } from "~app/ui/follow";
+import { Hint } from "~app/ui/hint";
 import { getClient } from "~data/clients";
 import { answersOf } from "~data/screening";
 import { seriesOf } from "~data/series";
@@ -117,6 +117,7 @@ export default function ClientFrame({ loaderData: told }: Route.ComponentProps) 
   const { client, age, visit, today, strip, cautions, screened } = loaderData;
   const shape = useMemo(() => shapeOf(client.build ?? "middle", client.statureMm), [client.build, client.statureMm]);
   const { pathname, search } = useLocation();
+  const follow = useFollow();
   const base = `/clients/${client.id}`;
   const stage = pathname.slice(base.length + 1);
   // what was pressed looks chosen at once, and its parts are there, before the page itself is
@@ -142,51 +143,45 @@ export default function ClientFrame({ loaderData: told }: Route.ComponentProps) 
             {slim && ` · visit ${visit.ordinal}, ${shortDay(visit.onDate, today)}`}
           </p>
           <div className="client-chips">
-            <Tooltip title="The highest pressure the client wants, as they report it from 0 to 10. No step is planned above it.">
-              <Chip
-                label={`Pressure up to ${client.pressureCeiling}`}
-                tabIndex={0}
-                sx={(t) => ({
-                  borderRadius: "6px",
-                  bgcolor: t.tokens.amberWash,
-                  color: t.tokens.amber,
-                  border: `1px solid ${t.tokens.amber}55`,
-                  fontWeight: 550,
-                })}
-              />
-            </Tooltip>
+            <Hint says="The highest pressure the client wants, as they report it from 0 to 10. No step is planned above it.">
+              {(more) => (
+                <span className="chip" tabIndex={0} aria-describedby={more}>
+                  Pressure up to {client.pressureCeiling}
+                </span>
+              )}
+            </Hint>
             <CautionChips clientId={client.id} cautions={cautions} screened={screened} today={today} />
-            {client.archivedAt && <Chip label="Archived" sx={{ borderRadius: "6px" }} />}
+            {client.archivedAt && <span className="chip chip-put-away">Archived</span>}
           </div>
           <Button component={Link} to={`${base}/edit`} color="inherit" sx={{ color: "text.secondary", ml: "auto" }}>
             Edit client
           </Button>
         </div>
         {!slim && <PathStrip visits={strip} shown={visit.ordinal} />}
-        <nav aria-label="Stages" className="stages">
+        <nav aria-label="Stages" className="stages" onClick={follow}>
           {stages.map(({ name, path, under }) => (
-            <Link
+            <a
               key={name}
-              to={`${base}${path && `/${path}`}${search}`}
+              href={`${base}${path && `/${path}`}${search}`}
               aria-current={(under ? stage.startsWith(under) : stage === path) ? "page" : undefined}
               className={(under ? shown.startsWith(under) : shown === path) ? "chosen" : undefined}
             >
               {name}
-            </Link>
+            </a>
           ))}
         </nav>
       </header>
       {part && (
-        <nav ref={row} aria-label={stages.find((each) => each.under === part)!.name} className="parts">
+        <nav ref={row} aria-label={stages.find((each) => each.under === part)!.name} className="parts" onClick={follow}>
           {parts[part]!.map(({ name, path }) => (
-            <Link
+            <a
               key={name}
-              to={`${base}/${path}${search}`}
+              href={`${base}/${path}${search}`}
               aria-current={stage === path ? "page" : undefined}
               className={shown === path ? "chosen" : undefined}
             >
               {name}
-            </Link>
+            </a>
           ))}
         </nav>
       )}

@@ -1,7 +1,8 @@
 import { useTheme } from "@mui/material/styles";
-import { Link, useLocation } from "react-router";
+import { useLocation } from "react-router";
 import { Box } from "~app/ui/box";
 import { CautionMark } from "~app/ui/caution-mark";
+import { useFollow } from "~app/ui/follow";
 import { stripLayout, type StripVisit } from "./path-strip-layout";
 
 const stateWord = { done: "done", current: "current", planned: "planned" } as const;
@@ -12,7 +13,7 @@ export function PathStrip({ visits, shown }: { visits: readonly StripVisit[]; sh
   const { pathname } = useLocation();
   const strip = stripLayout(visits, 1148);
   return (
-    <Box component="nav" aria-label="Visits of the series" sx={{ overflowX: "auto" }}>
+    <Box component="nav" aria-label="Visits of the series" sx={{ overflowX: "auto" }} onClick={useFollow(true)}>
       <svg
         viewBox={`0 0 ${strip.width} ${strip.height}`}
         width="100%"
@@ -58,9 +59,8 @@ export function PathStrip({ visits, shown }: { visits: readonly StripVisit[]; sh
                   {node.kept}
                 </text>
               )}
-              <Link
-                to={`${pathname}?visit=${node.ordinal}`}
-                preventScrollReset
+              <a
+                href={`${pathname}?visit=${node.ordinal}`}
                 aria-label={`Visit ${node.ordinal}, ${node.name}, ${stateWord[node.state]}${node.light ? ", light touch" : ""}${node.broken ? ", breaks a caution" : ""}`}
                 aria-current={node.ordinal === shown ? "step" : undefined}
               >
@@ -100,7 +100,7 @@ export function PathStrip({ visits, shown }: { visits: readonly StripVisit[]; sh
                 >
                   {node.ordinal} {node.name}
                 </text>
-              </Link>
+              </a>
             </g>
           );
         })}

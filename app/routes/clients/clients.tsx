@@ -1,6 +1,5 @@
 import { Button } from "~app/ui/button";
 import InputAdornment from "@mui/material/InputAdornment";
-import Search from "@mui/icons-material/Search";
 import TextField from "@mui/material/TextField";
 import { useEffect, useRef } from "react";
 import { Link, useFetcher, useSearchParams, useSubmit } from "react-router";
@@ -8,6 +7,7 @@ import type { Route } from "./+types/clients";
 import { ageOn } from "~core/client";
 import { inSession } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
+import { Icon, icons } from "~app/ui/icon";
 import { Box } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import { useNotify } from "~app/ui/notices";
@@ -88,7 +88,7 @@ export default function Clients({ loaderData: { clients, more, most, later, arch
             input: {
               startAdornment: (
                 <InputAdornment position="start">
-                  <Search fontSize="small" />
+                  <Icon drawn={icons.search} height={20} />
                 </InputAdornment>
               ),
             },

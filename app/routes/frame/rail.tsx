@@ -2,7 +2,8 @@ import { Button } from "~app/ui/button";
 import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
 import { useState } from "react";
-import { Link, NavLink, useFetcher } from "react-router";
+import { useFetcher, useLocation, useNavigation } from "react-router";
+import { useFollow } from "~app/ui/follow";
 import { Mark } from "~app/ui/mark";
 
 /** `drawn`: paths of Material's own icons (AccessTime, Person, CalendarToday, AutoStories outlined, ShowChart). */
@@ -44,18 +45,28 @@ export function Rail({
 }: {
   practitioner: { name: string; practiceName: string; settings: { dim?: boolean } };
 }) {
+  const { pathname } = useLocation();
+  // what was pressed looks chosen at once
+  const { location: next } = useNavigation();
+  const at = (to: string, path: string) => (to === "/" ? path === "/" : `${path}/`.startsWith(`${to}/`));
+  const follow = useFollow();
   return (
-    <nav aria-label="Places" className="rail">
-      <Link to="/" aria-label="Ember Path, Today" className="rail-mark">
+    <nav aria-label="Places" className="rail" onClick={follow}>
+      <a href="/" aria-label="Ember Path, Today" className="rail-mark">
         <Mark size={42} />
-      </Link>
+      </a>
       {places.map(({ to, name, drawn }) => (
-        <NavLink key={to} to={to} end={to === "/"} className="rail-place">
+        <a
+          key={to}
+          href={to}
+          aria-current={at(to, pathname) ? "page" : undefined}
+          className={at(to, (next ?? { pathname }).pathname) ? "rail-place chosen" : "rail-place"}
+        >
           <svg viewBox="0 0 24 24" aria-hidden>
             <path d={drawn} />
           </svg>
           {name}
-        </NavLink>
+        </a>
       ))}
       <div className="rail-account">
         <Account practitioner={practitioner} />
@@ -87,16 +98,18 @@ function Account({
       >
         {practitioner.name.split(" ")[0]}
       </Button>
-      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-        <MenuItem disabled sx={{ opacity: "1 !important", display: "block" }}>
-          <strong>{practitioner.name}</strong>
-          <br />
-          {practitioner.practiceName}
-        </MenuItem>
-        <MenuItem onClick={() => submit("dim")}>{practitioner.settings.dim ? "Light theme" : "Dim theme"}</MenuItem>
-        <MenuItem onClick={() => submit("sign-out")}>Sign out</MenuItem>
-        <MenuItem onClick={() => submit("sign-out-everywhere")}>Sign out on every device</MenuItem>
-      </Menu>
+      {anchor && (
+        <Menu anchorEl={anchor} open onClose={() => setAnchor(null)}>
+          <MenuItem disabled sx={{ opacity: "1 !important", display: "block" }}>
+            <strong>{practitioner.name}</strong>
+            <br />
+            {practitioner.practiceName}
+          </MenuItem>
+          <MenuItem onClick={() => submit("dim")}>{practitioner.settings.dim ? "Light theme" : "Dim theme"}</MenuItem>
+          <MenuItem onClick={() => submit("sign-out")}>Sign out</MenuItem>
+          <MenuItem onClick={() => submit("sign-out-everywhere")}>Sign out on every device</MenuItem>
+        </Menu>
+      )}
     </>
   );
 }

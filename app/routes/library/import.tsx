@@ -1,4 +1,4 @@
-import Alert from "@mui/material/Alert";
+import { Alert } from "~app/ui/alert";
 import { Button } from "~app/ui/button";
 import MuiLink from "@mui/material/Link";
 import TextField from "@mui/material/TextField";

@@ -1,4 +1,4 @@
-import Alert from "@mui/material/Alert";
+import { Alert } from "~app/ui/alert";
 import { useEffect, useRef } from "react";
 import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";

@@ -2,8 +2,6 @@ import FormControl from "@mui/material/FormControl";
 import InputLabel from "@mui/material/InputLabel";
 import OutlinedInput, { type OutlinedInputProps } from "@mui/material/OutlinedInput";
 import { styled, useTheme } from "@mui/material/styles";
-import { Suspense, type ComponentType } from "react";
-import type { AlertProps } from "@mui/material/Alert";
 import { data, Form, redirect, useNavigation } from "react-router";
 import { object, string } from "yup";
 import type { Route } from "./+types/sign-in";
@@ -12,9 +10,9 @@ import { database } from "~app/server/request/database.server";
 import { answering } from "~app/server/request/faults.server";
 import { notesOf } from "~app/server/request/request.server";
 import { deviceCookie, deviceOf, sessionCookie, tokenOf } from "~app/server/request/session.server";
+import { Alert } from "~app/ui/alert";
 import { Box, Typography } from "~app/ui/box";
 import { Mark } from "~app/ui/mark";
-import { whenNeeded } from "~app/ui/when-needed";
 import { isSignedIn, signIn } from "~data/practitioners";
 
 export const meta: Route.MetaFunction = () => [{ title: "Sign in · Ember Path" }];
@@ -96,11 +94,9 @@ export default function SignIn({ loaderData, actionData }: Route.ComponentProps)
         </Typography>
         <Form method="post" noValidate>
           {actionData?.error && (
-            <Suspense fallback={<div role="alert">{actionData.error}</div>}>
-              <Alert severity="error" role="alert" sx={{ mb: 2 }}>
-                {actionData.error}
-              </Alert>
-            </Suspense>
+            <Alert severity="error" role="alert" sx={{ mb: 2 }}>
+              {actionData.error}
+            </Alert>
           )}
           <Field
             name="email"
@@ -124,10 +120,6 @@ export default function SignIn({ loaderData, actionData }: Route.ComponentProps)
     </Box>
   );
 }
-
-const Alert = whenNeeded((): Promise<{ default: ComponentType<AlertProps> }> =>
-  import("@mui/material/Alert").catch(() => ({ default: ({ children }) => <div role="alert">{children}</div> })),
-);
 
 /** As a large button elsewhere, without what buttons bring along. */
 const Enter = styled("button")(({ theme }) => ({

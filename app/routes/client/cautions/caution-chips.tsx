@@ -1,5 +1,4 @@
 import { Button } from "~app/ui/button";
-import Chip from "@mui/material/Chip";
 import Dialog from "@mui/material/Dialog";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -29,77 +28,62 @@ export function CautionChips({
     const refer = group.some((caution) => caution.kind === "refer" && !caution.decided);
     const aside = group.every((caution) => caution.decided);
     return (
-      <Chip
+      <button
         key={title}
-        label={refer ? `Stop: ${title}` : aside ? `${title}, set aside` : title}
-        onClick={() => setOpen(title)}
+        type="button"
         aria-haspopup="dialog"
-        sx={(t) => ({
-          borderRadius: "6px",
-          fontWeight: refer ? 750 : 550,
-          bgcolor: aside ? "transparent" : refer ? t.tokens.amber : t.tokens.amberWash,
-          color: aside ? t.tokens.inkSoft : refer ? t.tokens.sheet : t.tokens.amber,
-          border: `1px ${aside ? "dashed" : "solid"} ${aside ? t.tokens.inkSoft : `${t.tokens.amber}55`}`,
-          "&:hover, &.Mui-focusVisible": { bgcolor: refer ? t.tokens.amber : t.tokens.amberWash },
-        })}
-      />
+        className={aside ? "chip chip-aside" : refer ? "chip chip-stop" : "chip"}
+        onClick={() => setOpen(title)}
+      >
+        {refer ? `Stop: ${title}` : aside ? `${title}, set aside` : title}
+      </button>
     );
   };
-  const listed = open === "all" || open === undefined ? cautions : of(open);
+  const listed = (open: string) => (open === "all" ? cautions : of(open));
   return (
     <>
       {!screened && (
-        <Chip
-          component={Link}
-          clickable
-          to={`/clients/${clientId}/intake/screening`}
-          label="Not screened yet"
-          sx={(t) => ({
-            borderRadius: "6px",
-            border: `1px dashed ${t.tokens.amber}`,
-            color: t.tokens.amber,
-            bgcolor: "transparent",
-          })}
-        />
+        <Link to={`/clients/${clientId}/intake/screening`} className="chip chip-open">
+          Not screened yet
+        </Link>
       )}
       {titles.slice(0, titles.length > shown + 1 ? shown : shown + 1).map(chip)}
       {titles.length > shown + 1 && (
-        <Chip
-          label={`${titles.length - shown} more`}
-          onClick={() => setOpen("all")}
-          aria-haspopup="dialog"
-          sx={(t) => ({ borderRadius: "6px", bgcolor: "transparent", border: `1px solid ${t.tokens.line}` })}
-        />
+        <button type="button" aria-haspopup="dialog" className="chip chip-more" onClick={() => setOpen("all")}>
+          {titles.length - shown} more
+        </button>
       )}
-      <Dialog
-        open={open !== undefined}
-        onClose={() => setOpen(undefined)}
-        maxWidth="sm"
-        fullWidth
-        slotProps={{ paper: { "aria-label": "Cautions" } }}
-      >
-        <Box sx={{ p: 3 }}>
-          <Typography variant="h2" sx={{ mb: 1 }}>
-            {open === "all" || open === undefined ? "Cautions" : open}
-          </Typography>
-          {[...listed].sort(byStrictness).map((caution) => (
-            <CautionCard key={caution.key} clientId={clientId} caution={caution} today={today} />
-          ))}
-          <Box sx={{ display: "flex", gap: 1.5, mt: 2 }}>
-            <Button
-              component={Link}
-              to={`/clients/${clientId}/intake/screening`}
-              variant="outlined"
-              onClick={() => setOpen(undefined)}
-            >
-              Go to screening
-            </Button>
-            <Button color="inherit" onClick={() => setOpen(undefined)}>
-              Close
-            </Button>
+      {open !== undefined && (
+        <Dialog
+          open
+          onClose={() => setOpen(undefined)}
+          maxWidth="sm"
+          fullWidth
+          slotProps={{ paper: { "aria-label": "Cautions" } }}
+        >
+          <Box sx={{ p: 3 }}>
+            <Typography variant="h2" sx={{ mb: 1 }}>
+              {open === "all" ? "Cautions" : open}
+            </Typography>
+            {[...listed(open)].sort(byStrictness).map((caution) => (
+              <CautionCard key={caution.key} clientId={clientId} caution={caution} today={today} />
+            ))}
+            <Box sx={{ display: "flex", gap: 1.5, mt: 2 }}>
+              <Button
+                component={Link}
+                to={`/clients/${clientId}/intake/screening`}
+                variant="outlined"
+                onClick={() => setOpen(undefined)}
+              >
+                Go to screening
+              </Button>
+              <Button color="inherit" onClick={() => setOpen(undefined)}>
+                Close
+              </Button>
+            </Box>
           </Box>
-        </Box>
-      </Dialog>
+        </Dialog>
+      )}
     </>
   );
 }

@@ -1,4 +1,4 @@
-import Alert from "@mui/material/Alert";
+import { Alert } from "~app/ui/alert";
 import { Button } from "~app/ui/button";
 import { useEffect, useMemo, useRef, type ReactNode } from "react";
 import { Link } from "react-router";

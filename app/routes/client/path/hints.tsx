@@ -1,4 +1,4 @@
-import Alert from "@mui/material/Alert";
+import { Alert } from "~app/ui/alert";
 import { Button } from "~app/ui/button";
 import type { CourseHint } from "~core/series/suggest-course";
 import type { RhythmHint } from "~core/series/suggest-rhythm";

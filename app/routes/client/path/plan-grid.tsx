@@ -1,21 +1,27 @@
-import { startTransition, useOptimistic } from "react";
+import { startTransition, useOptimistic, useRef, type MouseEvent } from "react";
 import { useTheme } from "@mui/material/styles";
 import { layers } from "~core/anatomy/layers";
-import { regions } from "~core/anatomy/regions";
+import { regionName, regions, type RegionKey } from "~core/anatomy/regions";
 import { techniqueOf } from "~core/techniques/library";
 import { sessionMinutes, type PlanInput, type PlannedSession } from "~core/series/plan";
 import type { TemplateSession } from "~core/series/template";
 import { Box } from "~app/ui/box";
 import { CautionMark } from "~app/ui/caution-mark";
+import { oncePer } from "~app/ui/once-per";
 import { depthColours } from "~app/ui/theme";
 import { useSessionDrop } from "./drag-step";
-import { planCells } from "./plan-grid-layout";
+import { planCells, type Cell } from "./plan-grid-layout";
 import { counted } from "~core/words";
 
 const left = 128;
 const top = 66;
 const row = 33;
 const layerHeight = 6.2;
+const thick = 4.5;
+
+const cellsOf = oncePer((sessions: readonly PlannedSession[], _: typeof regions, width: number) =>
+  planCells(sessions, width),
+);
 
 /** Sessions across, territories down; bars hang from the surface, as long as the depth and as wide as the minutes. */
 export function PlanGrid({
@@ -47,26 +53,49 @@ export function PlanGrid({
     });
   const width = 800;
   const column = (width - left) / sessions.length;
-  const cells = planCells(sessions, Math.min(44, column - 10));
+  const cells = cellsOf(sessions, regions, Math.min(44, column - 10));
   const height = top + row * regions.length + 8;
   const x = (session: number) => left + column * (session + 0.5);
+  const place = (region: string) => top + row * regions.findIndex(({ key }) => key === region);
   // what has one colour is one shape, however many bars it is part of
-  const stripes = cells.map(({ session, region, width, depth }) => {
-    const y = top + row * regions.findIndex(({ key }) => key === region);
-    return {
-      depth,
-      done: session < input.done.length,
-      stripe: (d: number) => `M${x(session) - width / 2},${y + d * layerHeight}h${width}v${layerHeight}h${-width}z`,
-    };
-  });
+  const stripes = cells.map(({ session, region, width, depth }) => ({
+    depth,
+    done: session < input.done.length,
+    stripe: (d: number) =>
+      `M${x(session) - width / 2},${place(region) + d * layerHeight}h${width}v${layerHeight}h${-width}z`,
+  }));
+  const minutes = sessions.map(sessionMinutes);
+  // round at its ends
+  const timeline = (share: (session: number) => number) =>
+    sessions
+      .map((_, s) => `M${x(s) - (barWidth - thick) / 2},40.25h${Math.max(0, barWidth * share(s) - thick)}`)
+      .join("");
+  const barWidth = column - 22;
+  /** What lies under a pointer: always a session, and the bar beside it in its row, if there is one. */
+  const under = ({ currentTarget, clientX, clientY }: MouseEvent<SVGElement>) => {
+    const { left: from, top: above, width, height } = currentTarget.getBoundingClientRect();
+    const session = Math.floor(((clientX - from) / width) * sessions.length);
+    const region = regions[Math.floor(((clientY - above) / height) * regions.length)];
+    return { session, cell: cells.find((cell) => cell.session === session && cell.region === region?.key) };
+  };
+  const said = useRef<HTMLTitleElement>(null);
   return (
     <Box sx={{ overflowX: "auto" }}>
-      <svg
+      <Box
+        component="svg"
         viewBox={`0 0 ${width} ${height}`}
         width="100%"
-        style={{ minWidth: 700, display: "block" }}
         role="group"
         aria-label="The plan: sessions by territory"
+        sx={{
+          minWidth: 700,
+          display: "block",
+          "& text": { fill: tokens.inkSoft, fontSize: 11, textAnchor: "middle" },
+          "& .territory": { fill: tokens.ink, fontSize: 12.5, textAnchor: "start" },
+          "& .ordinal": { fill: tokens.ink, fontSize: 16, fontWeight: 750, fontFamily: "Bricolage Grotesque Variable" },
+          "& .current": { fill: tokens.ember },
+          "& .pressed": { cursor: "pointer", fill: "transparent" },
+        }}
       >
         <rect x={x(shown) - column / 2 + 2} width={column - 4} y={0} height={height} rx={8} fill={tokens.emberWash} />
         {sessions.map((_, s) => (
@@ -79,58 +108,47 @@ export function PlanGrid({
             closed={s < input.done.length}
           />
         ))}
+        <path d={regions.map((_, i) => `M0,${top + i * row}h${width}`).join("")} stroke={tokens.line} />
         {regions.map((region, i) => (
-          <g key={region.key}>
-            <line x1={0} x2={width} y1={top + i * row} y2={top + i * row} stroke={tokens.line} />
-            <text x={0} y={top + i * row + 15} fontSize={12.5} fill={tokens.ink}>
-              {region.name}
+          <text key={region.key} className="territory" x={0} y={top + i * row + 15}>
+            {region.name}
+          </text>
+        ))}
+        <path d={timeline(() => 1)} stroke={tokens.line} strokeWidth={thick} strokeLinecap="round" />
+        <path
+          d={timeline((s) => Math.min(1, minutes[s]! / Math.max(1, input.tableMinutes)))}
+          stroke={tokens.inkSoft}
+          strokeWidth={thick}
+          strokeLinecap="round"
+        />
+        {sessions.map((session, s) => (
+          <g
+            key={s}
+            role="button"
+            tabIndex={0}
+            aria-pressed={s === shown}
+            aria-label={`Session ${s + 1}, ${names[s]?.name}, ${Math.round(minutes[s]!)} of ${input.tableMinutes} minutes, ${counted(session.steps.length, "step")}${broken.includes(s) ? ", breaks a caution" : ""}`}
+            onClick={() => pick(s, undefined)}
+            onKeyDown={(event) => {
+              if (event.key !== "Enter" && event.key !== " ") return;
+              // the space bar would roll the page on
+              event.preventDefault();
+              pick(s, undefined);
+            }}
+          >
+            <text x={x(s)} y={16} className={s === current ? "ordinal current" : "ordinal"}>
+              {s + 1}
             </text>
+            <text x={x(s)} y={31}>
+              {names[s]?.name}
+            </text>
+            {broken.includes(s) && <CautionMark x={x(s) + 15} y={10} />}
+            <text x={x(s)} y={56}>
+              {Math.round(minutes[s]!)} min
+            </text>
+            <rect x={x(s) - column / 2} width={column} y={0} height={top - 2} className="pressed" />
           </g>
         ))}
-        {sessions.map((session, s) => {
-          const minutes = sessionMinutes(session);
-          const share = Math.min(1, minutes / Math.max(1, input.tableMinutes));
-          const barWidth = column - 22;
-          return (
-            <g
-              key={s}
-              role="button"
-              tabIndex={0}
-              aria-pressed={s === shown}
-              aria-label={`Session ${s + 1}, ${names[s]?.name}, ${Math.round(minutes)} of ${input.tableMinutes} minutes, ${counted(session.steps.length, "step")}${broken.includes(s) ? ", breaks a caution" : ""}`}
-              style={{ cursor: "pointer" }}
-              onClick={() => pick(s, undefined)}
-              onKeyDown={(event) => {
-                if (event.key !== "Enter" && event.key !== " ") return;
-                // the space bar would roll the page on
-                event.preventDefault();
-                pick(s, undefined);
-              }}
-            >
-              <rect x={x(s) - column / 2} width={column} y={0} height={top - 2} fill="transparent" />
-              <text
-                x={x(s)}
-                y={16}
-                textAnchor="middle"
-                fontSize={16}
-                fontWeight={750}
-                fill={s === current ? tokens.ember : tokens.ink}
-                fontFamily="Bricolage Grotesque Variable"
-              >
-                {s + 1}
-              </text>
-              <text x={x(s)} y={31} textAnchor="middle" fontSize={11} fill={tokens.inkSoft}>
-                {names[s]?.name}
-              </text>
-              {broken.includes(s) && <CautionMark x={x(s) + 15} y={10} />}
-              <rect x={x(s) - barWidth / 2} y={38} width={barWidth} height={4.5} rx={2} fill={tokens.line} />
-              <rect x={x(s) - barWidth / 2} y={38} width={barWidth * share} height={4.5} rx={2} fill={tokens.inkSoft} />
-              <text x={x(s)} y={56} textAnchor="middle" fontSize={11} fill={tokens.inkSoft}>
-                {Math.round(minutes)} min
-              </text>
-            </g>
-          );
-        })}
         {[true, false].map((done) => (
           <g key={String(done)} opacity={done ? 0.6 : 1}>
             {depthColours.map((colour, d) => (
@@ -147,31 +165,25 @@ export function PlanGrid({
             ))}
           </g>
         ))}
-        {cells.map((cell) => {
-          const i = regions.findIndex((region) => region.key === cell.region);
-          return (
-            <rect
-              key={`${cell.session} ${cell.region}`}
-              x={x(cell.session) - cell.width / 2}
-              y={top + i * row}
-              width={cell.width}
-              height={cell.depth * layerHeight}
-              fill="transparent"
-              style={{ cursor: "pointer" }}
-              onClick={() =>
-                pick(
-                  cell.session,
-                  sessions[cell.session]!.steps.find((step) =>
-                    techniqueOf(step.technique).doses.some((dose) => dose.region === cell.region && dose.share >= 0.5),
-                  )?.technique,
-                )
-              }
-            >
-              <title>{`${regions[i]!.name}, session ${cell.session + 1}: ${Math.round(cell.minutes)} min, down to ${layers[cell.depth - 1]!.name.toLowerCase()}`}</title>
-            </rect>
-          );
-        })}
-      </svg>
+        {/* one shape for every bar: a bar is found by its place, and a finger need not hit it */}
+        <rect
+          x={left}
+          width={width - left}
+          y={top}
+          height={row * regions.length}
+          className="pressed"
+          onPointerMove={(event) => {
+            const { cell } = under(event);
+            said.current!.textContent = cell ? barWords(cell) : "";
+          }}
+          onClick={(event) => {
+            const { session, cell } = under(event);
+            pick(session, cell && stepThere(sessions[session]!, cell.region));
+          }}
+        >
+          <title ref={said} />
+        </rect>
+      </Box>
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, mt: 0.5, fontSize: 12.5, color: "text.secondary" }}>
         {layers.map((layer) => (
           <Box key={layer.key} sx={{ display: "flex", alignItems: "center", gap: 0.75 }}>
@@ -191,6 +203,14 @@ export function PlanGrid({
     </Box>
   );
 }
+
+const barWords = ({ region, session, minutes, depth }: Cell) =>
+  `${regionName(region)}, session ${session + 1}: ${Math.round(minutes)} min, down to ${layers[depth - 1]!.name.toLowerCase()}`;
+
+/** The first step that is mostly for a territory. */
+const stepThere = ({ steps }: PlannedSession, region: RegionKey) =>
+  steps.find((step) => techniqueOf(step.technique).doses.some((dose) => dose.region === region && dose.share >= 0.5))
+    ?.technique;
 
 /** Where a step can be dropped: all of a session's column. */
 function DropColumn({

@@ -1,3 +1,4 @@
+import type { SxProps, Theme } from "@mui/material/styles";
 import { Button } from "~app/ui/button";
 import { layerName } from "~core/anatomy/layers";
 import { techniqueOf } from "~core/techniques/library";
@@ -115,7 +116,7 @@ export function SessionPanel({
           {broken.length > 5 && <Box>And {broken.length - 5} more.</Box>}
         </Box>
       )}
-      <Box component="ol" sx={{ listStyle: "none", p: 0, m: 0 }}>
+      <Box component="ol" sx={steps}>
         {planned.steps.map((each, i) => {
           const technique = techniqueOf(each.technique);
           const open = each.technique === step;
@@ -299,6 +300,30 @@ export function SessionPanel({
   );
 }
 
+/** Rows of steps are dressed by what they lie in. */
+const steps: SxProps<Theme> = ({ tokens }) => ({
+  listStyle: "none",
+  p: 0,
+  m: 0,
+  "& .step": {
+    all: "unset",
+    cursor: "pointer",
+    boxSizing: "border-box",
+    width: "100%",
+    display: "flex",
+    gap: 1,
+    py: 0.6,
+    px: 1,
+    mx: -1,
+    borderRadius: "6px",
+    "&[aria-expanded=true], &.dragged": { bgcolor: tokens.emberWash },
+    "&:focus-visible": { outline: `2px solid ${tokens.ember}` },
+    "& span": { flex: 1, fontWeight: 450 },
+    "&[aria-expanded=true] span": { fontWeight: 700 },
+    "& small": { fontSize: "inherit", color: "text.secondary", whiteSpace: "nowrap" },
+  },
+});
+
 /** A step's row: pressed it opens, dragged it goes to another session, and with Alt and an arrow to the one beside. */
 function StepButton({
   step,
@@ -319,10 +344,10 @@ function StepButton({
 }) {
   const { ref, listeners, isDragging } = useStepDrag(step.technique, still);
   return (
-    <Box
-      component="button"
+    <button
       type="button"
       ref={ref}
+      className={isDragging ? "step dragged" : "step"}
       {...listeners}
       aria-expanded={open}
       aria-keyshortcuts="Alt+ArrowLeft Alt+ArrowRight"
@@ -334,29 +359,13 @@ function StepButton({
         event.preventDefault();
         move(by);
       }}
-      sx={(t) => ({
-        all: "unset",
-        cursor: "pointer",
-        boxSizing: "border-box",
-        width: "100%",
-        display: "flex",
-        gap: 1,
-        py: 0.6,
-        px: 1,
-        mx: -1,
-        borderRadius: "6px",
-        bgcolor: open || isDragging ? t.tokens.emberWash : undefined,
-        "&:focus-visible": { outline: `2px solid ${t.tokens.ember}` },
-      })}
     >
-      <Box component="span" sx={{ flex: 1, fontWeight: open ? 700 : 450 }}>
+      <span>
         {techniqueOf(step.technique).name}
         {locked && ` (${locked})`}
-      </Box>
-      <Box component="span" sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>
-        {Math.round(minutesOf(step.minutes) * 10) / 10} min
-      </Box>
-    </Box>
+      </span>
+      <small>{Math.round(minutesOf(step.minutes) * 10) / 10} min</small>
+    </button>
   );
 }
 

@@ -1,4 +1,4 @@
-import Alert from "@mui/material/Alert";
+import { Alert } from "~app/ui/alert";
 import { Button } from "~app/ui/button";
 import LinearProgress from "@mui/material/LinearProgress";
 import { Box, Typography } from "~app/ui/box";

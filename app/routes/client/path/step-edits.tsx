@@ -2,7 +2,7 @@ import Autocomplete from "@mui/material/Autocomplete";
 import { Button } from "~app/ui/button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import { useMemo } from "react";
+import { useMemo, useState } from "react";
 import { insteadOf, type Edit } from "~core/series/edit";
 import { minutesOf, type PlanInput, type PlannedSession, type Step } from "~core/series/plan";
 import { offeredIn, timeRange, whyNot } from "~core/series/rulebook";
@@ -172,12 +172,25 @@ export function AddStep({
       return words;
     };
   }, [input, sessions, session, prices]);
+  // the field is there once it is asked for; once something was added, a press away again
+  const [asked, ask] = useState<"asked" | "done">();
+  if (asked !== "asked")
+    return (
+      <Button
+        variant="outlined"
+        disabled={busy}
+        sx={{ mt: 2, width: "100%" }}
+        autoFocus={asked === "done"}
+        onClick={() => ask("asked")}
+      >
+        Add from the library
+      </Button>
+    );
   const options = optionsIn(input, planned, session);
   return (
     <Autocomplete
-      // an empty field again once something was added
-      key={planned.steps.length}
       size="small"
+      openOnFocus
       disabled={busy}
       options={options}
       getOptionLabel={({ name }) => name}
@@ -198,8 +211,12 @@ export function AddStep({
           </span>
         </li>
       )}
-      onChange={(_, chosen) => chosen && edit({ kind: "add", technique: chosen.key, session })}
-      renderInput={(params) => <TextField {...params} label="Add from the library" />}
+      onChange={(_, chosen) => {
+        if (!chosen) return;
+        edit({ kind: "add", technique: chosen.key, session });
+        ask("done");
+      }}
+      renderInput={(params) => <TextField {...params} label="Add from the library" autoFocus />}
       sx={{ mt: 2 }}
     />
   );

@@ -1,4 +1,4 @@
-import Alert from "@mui/material/Alert";
+import { Alert } from "~app/ui/alert";
 import { Button } from "~app/ui/button";
 import { useCallback, useDeferredValue, useEffect, useMemo, useReducer, useRef, useState } from "react";
 import type { MarkKey, Px } from "~core/measure/calibration";

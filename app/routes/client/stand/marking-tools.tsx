@@ -1,9 +1,5 @@
 import { Button, IconButton } from "~app/ui/button";
-import FormControlLabel from "@mui/material/FormControlLabel";
-import Redo from "@mui/icons-material/Redo";
-import Switch from "@mui/material/Switch";
-import Tooltip from "@mui/material/Tooltip";
-import Undo from "@mui/icons-material/Undo";
+import type { SxProps, Theme } from "@mui/material/styles";
 import { memo } from "react";
 import type { MarkKey } from "~core/measure/calibration";
 import { marksOfView, type Marking, type MarkingCommand } from "~core/measure/marking";
@@ -11,6 +7,9 @@ import type { MarkedPhoto } from "~core/measure/read-photo";
 import { sureEnough } from "~core/measure/found-points";
 import { isSideView, type View } from "~core/measure/view";
 import { Box, Typography } from "~app/ui/box";
+import { Hint } from "~app/ui/hint";
+import { Icon, icons } from "~app/ui/icon";
+import { Switch } from "~app/ui/switch";
 import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 import type { Earlier } from "./earlier";
 import { markName } from "./picture";
@@ -46,20 +45,20 @@ function sameProps<P extends { progress: Progress }>({ progress: a, ...before }:
 export const UndoRedo = memo(function UndoRedo({ back, on, act }: { back: boolean; on: boolean; act: Act }) {
   return (
     <>
-      <Tooltip title="Undo (Ctrl+Z)">
-        <span>
-          <IconButton aria-label="Undo" disabled={!back} onClick={() => act({ kind: "undo" })}>
-            <Undo />
+      <Hint says="Undo (Ctrl+Z)">
+        {(more) => (
+          <IconButton aria-label="Undo" aria-describedby={more} disabled={!back} onClick={() => act({ kind: "undo" })}>
+            <Icon drawn={icons.undo} />
           </IconButton>
-        </span>
-      </Tooltip>
-      <Tooltip title="Redo (Ctrl+Y)">
-        <span>
-          <IconButton aria-label="Redo" disabled={!on} onClick={() => act({ kind: "redo" })}>
-            <Redo />
+        )}
+      </Hint>
+      <Hint says="Redo (Ctrl+Y)">
+        {(more) => (
+          <IconButton aria-label="Redo" aria-describedby={more} disabled={!on} onClick={() => act({ kind: "redo" })}>
+            <Icon drawn={icons.redo} />
           </IconButton>
-        </span>
-      </Tooltip>
+        )}
+      </Hint>
     </>
   );
 });
@@ -109,11 +108,9 @@ export const MarkingTools = memo(function MarkingTools({
             Swap left and right
           </Button>
         )}
-        <FormControlLabel
-          control={<Switch size="small" checked={snapping} onChange={(_, on) => setSnapping(on)} />}
-          label="Snap plumb and stick"
-          slotProps={{ typography: { sx: { fontSize: 14 } } }}
-        />
+        <Switch on={snapping} set={setSnapping}>
+          Snap plumb and stick
+        </Switch>
       </Box>
       {progress.guessed.length > 0 && (
         <Typography sx={{ fontSize: 13.5, color: "text.secondary", mb: 1 }}>
@@ -137,21 +134,37 @@ export const MarkingTools = memo(function MarkingTools({
   );
 }, sameProps);
 
-/** As an outlined button looks: there are two dozen of them, redrawn with every press. */
-const point = {
-  font: "inherit",
-  fontSize: 13,
-  fontVariantNumeric: "normal",
-  lineHeight: 1.75,
-  cursor: "pointer",
-  boxSizing: "border-box",
-  minWidth: 64,
-  minHeight: 32,
-  py: 0,
-  px: 1.25,
-  borderWidth: 1,
-  borderRadius: "6px",
-};
+/** Each as an outlined button looks: there are two dozen of them, redrawn with every press, dressed by what they lie in. */
+const points: SxProps<Theme> = ({ tokens }) => ({
+  display: "flex",
+  flexWrap: "wrap",
+  gap: 0.75,
+  "& button": {
+    font: "inherit",
+    fontSize: 13,
+    fontVariantNumeric: "normal",
+    lineHeight: 1.75,
+    fontWeight: 450,
+    cursor: "pointer",
+    boxSizing: "border-box",
+    minWidth: 64,
+    minHeight: 32,
+    py: 0,
+    px: 1.25,
+    border: `1px dashed ${tokens.line}`,
+    borderRadius: "6px",
+    bgcolor: "transparent",
+    color: tokens.inkSoft,
+    "&.there": { borderStyle: "solid", bgcolor: tokens.sheet, color: tokens.ink },
+    "&[aria-pressed=true]": {
+      fontWeight: 700,
+      bgcolor: tokens.emberWash,
+      borderColor: tokens.ember,
+      color: tokens.ink,
+    },
+    "&:hover": { bgcolor: tokens.emberWash },
+  },
+});
 
 /** Every point of the view: placed, guessed or still to come. The one that is asked for can be changed here. */
 export const PointList = memo(function PointList({
@@ -171,30 +184,20 @@ export const PointList = memo(function PointList({
       <Typography variant="h3" component="h2" sx={{ mb: 0.75 }}>
         Points
       </Typography>
-      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.75 }}>
+      <Box sx={points}>
         {marksOfView(view).map((key) => {
-          const active = key === asked;
           const there = placed.includes(key);
           return (
-            <Box
-              component="button"
+            <button
               type="button"
               key={key}
-              aria-pressed={active}
+              className={there ? "there" : undefined}
+              aria-pressed={key === asked}
               onClick={() => act({ kind: "choose", mark: key })}
-              sx={(t) => ({
-                ...point,
-                fontWeight: active ? 700 : 450,
-                bgcolor: active ? t.tokens.emberWash : there ? t.tokens.sheet : "transparent",
-                borderStyle: there ? "solid" : "dashed",
-                borderColor: active ? t.tokens.ember : t.tokens.line,
-                color: there || active ? t.tokens.ink : t.tokens.inkSoft,
-                "&:hover": { bgcolor: t.tokens.emberWash },
-              })}
             >
               {markName(key)}
               {there ? " ✓" : guessed.includes(key) ? " ?" : ""}
-            </Box>
+            </button>
           );
         })}
       </Box>

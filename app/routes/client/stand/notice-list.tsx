@@ -1,4 +1,4 @@
-import Alert from "@mui/material/Alert";
+import { Alert } from "~app/ui/alert";
 import { Button } from "~app/ui/button";
 import { noticesOf } from "~core/measure/notices";
 import { unexpectedMarks, unexpectedWords } from "~core/measure/unexpected";

@@ -125,37 +125,42 @@ export function Proposals({
       >
         {asking ? "Looking at the picture" : "Suggest points"}
       </Button>
-      <Menu open={Boolean(anchor)} anchorEl={anchor ?? null} onClose={() => setAnchor(undefined)}>
-        <MenuItem disabled={!copied} onClick={() => choose(copied!)}>
-          <ListItemText
-            primary={copied && earlier ? `As marked ${earlier.name}` : "As marked at an earlier visit"}
-            secondary={copied ? "the same places on the body" : "this view was not marked before"}
-          />
-        </MenuItem>
-        <MenuItem
-          onClick={() =>
-            choose(
-              fromProportions(photo()) ?? "Mark plumb and stick first: stature and scale say where the points may be.",
-            )
-          }
-        >
-          <ListItemText primary="From proportions" secondary="from stature, once plumb and stick are marked" />
-        </MenuItem>
-        <MenuItem disabled={!image} onClick={() => void ask((photo, image) => findPoints(photo, image, earlier))}>
-          <ListItemText
-            primary={earlier?.same ? `Followed from ${earlier.name}, and from dots` : "From dots in the picture"}
-            secondary={
-              earlier?.same ? "what looks the same; what is not sure is asked" : "adhesive dots worn on the bony points"
+      {anchor && (
+        <Menu open anchorEl={anchor} onClose={() => setAnchor(undefined)}>
+          <MenuItem disabled={!copied} onClick={() => choose(copied!)}>
+            <ListItemText
+              primary={copied && earlier ? `As marked ${earlier.name}` : "As marked at an earlier visit"}
+              secondary={copied ? "the same places on the body" : "this view was not marked before"}
+            />
+          </MenuItem>
+          <MenuItem
+            onClick={() =>
+              choose(
+                fromProportions(photo()) ??
+                  "Mark plumb and stick first: stature and scale say where the points may be.",
+              )
             }
-          />
-        </MenuItem>
-        <MenuItem disabled={!image} onClick={() => void ask(askModel)}>
-          <ListItemText
-            primary="From the picture"
-            secondary="a pose model in this browser; joint centres, so look closely"
-          />
-        </MenuItem>
-      </Menu>
+          >
+            <ListItemText primary="From proportions" secondary="from stature, once plumb and stick are marked" />
+          </MenuItem>
+          <MenuItem disabled={!image} onClick={() => void ask((photo, image) => findPoints(photo, image, earlier))}>
+            <ListItemText
+              primary={earlier?.same ? `Followed from ${earlier.name}, and from dots` : "From dots in the picture"}
+              secondary={
+                earlier?.same
+                  ? "what looks the same; what is not sure is asked"
+                  : "adhesive dots worn on the bony points"
+              }
+            />
+          </MenuItem>
+          <MenuItem disabled={!image} onClick={() => void ask(askModel)}>
+            <ListItemText
+              primary="From the picture"
+              secondary="a pose model in this browser; joint centres, so look closely"
+            />
+          </MenuItem>
+        </Menu>
+      )}
     </>
   );
 }

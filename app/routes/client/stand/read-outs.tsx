@@ -1,4 +1,4 @@
-import { useTheme } from "@mui/material/styles";
+import { useTheme, type SxProps, type Theme } from "@mui/material/styles";
 import { memo, useState } from "react";
 import { sameIn, type Change } from "~core/change/compare";
 import { changeIn, compareMoments } from "~core/change/judge";
@@ -34,7 +34,7 @@ export function ReadOuts({
       <Typography sx={{ color: "text.secondary", fontSize: 13.5, mb: 0.5 }}>
         filled: now, with 95% band{earlierName ? ` · hollow: ${earlierName}` : ""} · pale: usual range
       </Typography>
-      <Box role="list" aria-label="Measurements">
+      <Box role="list" aria-label="Measurements" sx={rows}>
         {readings.map((reading) => (
           <Row
             key={keyOf(reading)}
@@ -51,6 +51,39 @@ export function ReadOuts({
   );
 }
 
+/** All rows are dressed by what they lie in. */
+const rows: SxProps<Theme> = ({ tokens }) => ({
+  "& > div": {
+    borderTop: `1px solid ${tokens.line}`,
+    pl: 1,
+    "&:has([aria-pressed=true])": { boxShadow: `-3px 0 0 ${tokens.ember}` },
+  },
+  "& button": {
+    all: "unset",
+    cursor: "pointer",
+    display: "grid",
+    gridTemplateColumns: { xs: "1fr auto", lg: "194px 128px 232px minmax(0, 1fr)" },
+    alignItems: "center",
+    columnGap: 2,
+    width: "100%",
+    minHeight: 38,
+    py: { xs: 0.5, lg: 0 },
+    "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main" },
+  },
+  "& .amount": {
+    textAlign: "right",
+    whiteSpace: "nowrap",
+    color: "text.secondary",
+    "& strong": { fontSize: 17, color: "text.primary" },
+  },
+  "& .said": {
+    fontSize: 14,
+    lineHeight: 1.2,
+    textAlign: { xs: "right", lg: "left" },
+    "& div": { color: "text.secondary" },
+  },
+});
+
 type RowProps = {
   reading: Reading;
   earlier: Reading | undefined;
@@ -65,46 +98,23 @@ const Row = memo(function Row({ reading, earlier, change, chosen, choose }: RowP
   const { tokens } = useTheme();
   const bar = readOutBar(reading, earlier, 230);
   const colour = changeColour(tokens, change);
+  const Verdict = change?.verdict === "clear" ? "strong" : "span";
   return (
-    <Box
-      role="listitem"
-      sx={(t) => ({
-        borderTop: `1px solid ${t.tokens.line}`,
-        boxShadow: chosen ? `-3px 0 0 ${t.tokens.ember}` : "none",
-        pl: 1,
-      })}
-    >
-      <Box
-        component="button"
+    <div role="listitem">
+      <button
         type="button"
         onClick={() => choose(keyOf(reading))}
         aria-pressed={chosen}
         title={`${reading.metric.definition} Usual range: ${reading.metric.source}.`}
-        sx={{
-          all: "unset",
-          cursor: "pointer",
-          display: "grid",
-          gridTemplateColumns: { xs: "1fr auto", lg: "194px 128px 232px minmax(0, 1fr)" },
-          alignItems: "center",
-          columnGap: 2,
-          width: "100%",
-          minHeight: 38,
-          py: { xs: 0.5, lg: 0 },
-          "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main" },
-        }}
       >
         <span>
           {reading.metric.name}
           {sideWord(reading)}
           {reading.method === "photo" ? "" : `, ${methodName(reading.method).toLowerCase()}`}
         </span>
-        <Box sx={{ textAlign: "right", whiteSpace: "nowrap" }}>
-          <strong style={{ fontSize: 17 }}>{formatValue(reading, reading.value)}</strong>
-          <Box component="span" sx={{ color: "text.secondary" }}>
-            {" "}
-            {formatBand(reading, reading.se)}
-          </Box>
-        </Box>
+        <span className="amount">
+          <strong>{formatValue(reading, reading.value)}</strong> {formatBand(reading, reading.se)}
+        </span>
         <svg width={bar.width} height={32} aria-hidden style={{ display: "block" }}>
           <rect
             x={bar.usual.from}
@@ -141,24 +151,23 @@ const Row = memo(function Row({ reading, earlier, change, chosen, choose }: RowP
           />
           <circle cx={bar.now.at} cy={12} r={4.6} fill={colour} />
         </svg>
-        <Box sx={{ fontSize: 14, lineHeight: 1.2, textAlign: { xs: "right", lg: "left" } }}>
-          <Box sx={{ color: "text.secondary" }}>{directionWord(reading, reading.value)}</Box>
+        <span className="said">
+          <div>{directionWord(reading, reading.value)}</div>
           {change && (
-            <Box
-              component={change.verdict === "clear" ? "strong" : "span"}
+            <Verdict
               title={change.unjudged ?? (change.parts ? "Both views together" : undefined)}
-              sx={{ color: colour }}
+              style={{ color: colour }}
             >
               {change.unjudged
                 ? "not judged"
                 : change.verdict === "cannot be told"
                   ? "change cannot be told"
                   : `${formatDifference(reading, change)} ${change.verdict}`}
-            </Box>
+            </Verdict>
           )}
-        </Box>
-      </Box>
-    </Box>
+        </span>
+      </button>
+    </div>
   );
 }, sameRow);
 

@@ -21,10 +21,11 @@ import { jobsOf } from "~data/jobs";
 import { deletePictures, photosOfClient, putAsideOf } from "~data/photos";
 import { ownFigures } from "~app/server/client/own-figures.server";
 import { Box, Typography } from "~app/ui/box";
+import { oncePer } from "~app/ui/once-per";
 import { Empty } from "~app/ui/page";
 import { useJobs } from "~app/ui/use-jobs";
 import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
-import { heard } from "~app/told";
+import { heard, type Heard } from "~app/told";
 import { figureOf } from "~devices/camera/camera";
 import { stanceOf } from "~devices/camera/person";
 import { trueMetrics } from "~devices/camera/truth";
@@ -89,6 +90,11 @@ export function action({ params, context }: Route.ActionArgs) {
 const nextViewOf: Record<View, View | "whole"> = { front: "left", left: "back", back: "right", right: "whole" };
 const momentName: Record<Moment, string> = { before: "Before", after: "After" };
 
+const momentsOf = oncePer(
+  ({ photos, byHand, figures }: Heard<typeof loader>, { ordinal }: Heard<typeof loader>["visit"]) =>
+    momentsBeside(photos, byHand, readBy(figures), figures, ordinal),
+);
+
 export default function Stand({ loaderData: told }: Route.ComponentProps) {
   const loaderData = heard(told);
   const { client, visit, photos, putAside, pictured, figures, me, setup, byHand, mayPicture, workedSessions } =
@@ -131,10 +137,7 @@ export default function Stand({ loaderData: told }: Route.ComponentProps) {
     next.set("visit", String(visit.ordinal));
     setParams(next, { replace: true, preventScrollReset: true });
   };
-  const moments = useMemo(
-    () => momentsBeside(photos, byHand, readBy(figures), figures, visit.ordinal),
-    [photos, byHand, figures, visit.ordinal],
-  );
+  const moments = momentsOf(loaderData, visit);
   const shown = whole ? "whole" : view;
   const earlier = heldAgainst(moments, visit.ordinal, moment, shown);
   const former = formerOf(photos, moments, visit.ordinal, moment, view);

@@ -1,15 +1,13 @@
-import Add from "@mui/icons-material/Add";
-import FitScreen from "@mui/icons-material/FitScreen";
-import Remove from "@mui/icons-material/Remove";
 import { IconButton } from "~app/ui/button";
 import { Box } from "~app/ui/box";
+import { Icon, icons } from "~app/ui/icon";
 
 /** Magnify, reduce, whole picture: below a picture. A factor of 0 asks for the whole. */
 export function ZoomButtons({ zoom, whole }: { zoom: (factor: number) => void; whole: boolean }) {
   const buttons = [
-    { name: "Magnify", icon: <Add />, factor: 1.6, off: false },
-    { name: "Reduce", icon: <Remove />, factor: 1 / 1.6, off: whole },
-    { name: "Whole picture", icon: <FitScreen />, factor: 0, off: whole },
+    { name: "Magnify", icon: icons.add, factor: 1.6, off: false },
+    { name: "Reduce", icon: icons.remove, factor: 1 / 1.6, off: whole },
+    { name: "Whole picture", icon: icons.fitScreen, factor: 0, off: whole },
   ];
   return (
     <Box
@@ -30,7 +28,7 @@ export function ZoomButtons({ zoom, whole }: { zoom: (factor: number) => void; w
           size="small"
           sx={{ width: 40, height: 40 }}
         >
-          {icon}
+          <Icon drawn={icon} />
         </IconButton>
       ))}
     </Box>

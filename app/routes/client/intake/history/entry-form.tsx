@@ -1,4 +1,4 @@
-import Alert from "@mui/material/Alert";
+import { Alert } from "~app/ui/alert";
 import Autocomplete from "@mui/material/Autocomplete";
 import { Button } from "~app/ui/button";
 import MenuItem from "@mui/material/MenuItem";

@@ -1,5 +1,4 @@
-import FormControlLabel from "@mui/material/FormControlLabel";
-import Switch from "@mui/material/Switch";
+import { Switch } from "~app/ui/switch";
 import { useState } from "react";
 import { data } from "react-router";
 import { object, string } from "yup";
@@ -222,11 +221,9 @@ export default function History({ loaderData: told }: Route.ComponentProps) {
           <Typography variant="h3" component="h2" sx={{ flex: 1 }}>
             On the body, visit {visit.ordinal}
           </Typography>
-          <FormControlLabel
-            control={<Switch size="small" checked={zones} onChange={(_, on) => setZones(on)} />}
-            label="Stay-clear places"
-            slotProps={{ typography: { sx: { fontSize: 13.5 } } }}
-          />
+          <Switch on={zones} set={setZones}>
+            Stay-clear places
+          </Switch>
         </Box>
         <SafetyFigure
           cautions={cautions}
