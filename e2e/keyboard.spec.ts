@@ -71,3 +71,28 @@ test("more about something small is there for the keyboard and the pointer, in s
   await page.keyboard.press("Tab");
   await expect(more).toBeHidden();
 });
+
+test("the rows of links go where they say without loading the page anew, and elsewhere when that is asked for", async ({
+  page,
+  context,
+}) => {
+  await signIn(page);
+  await page.goto(`/clients/${ruben}`);
+  await page.evaluate(() => Object.assign(window, { stays: true }));
+  const stays = () => page.evaluate(() => "stays" in window);
+  await page.getByRole("link", { name: "Path", exact: true }).press("Enter");
+  await expect(page.getByRole("link", { name: "Path", exact: true })).toHaveAttribute("aria-current", "page");
+  await page.getByRole("link", { name: /^Visit 2, / }).click();
+  await expect(page).toHaveURL(/\/path\?visit=2$/);
+  await page.getByRole("link", { name: "List", exact: true }).click();
+  await expect(page).toHaveURL(/\/path\/list\?visit=2$/);
+  await page.getByRole("link", { name: "Calendar", exact: true }).click();
+  await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+  expect(await stays()).toBe(true);
+  const [other] = await Promise.all([
+    context.waitForEvent("page"),
+    page.getByRole("link", { name: "Library", exact: true }).click({ modifiers: ["Control"] }),
+  ]);
+  await expect(other).toHaveURL(/\/library$/);
+  await expect(page).toHaveURL(/\/calendar/);
+});

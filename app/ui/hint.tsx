@@ -1,12 +1,13 @@
 import { useEffect, useId, useRef, type ReactNode } from "react";
 
-/** How long a pointer rests before more is said, and may be away before it goes (ms). */
-const wait = { before: 100, after: 120, held: 500 };
+/** How long a pointer rests before more is said, and may be away before it goes; the same for a finger (ms). */
+const wait = { before: 100, after: 120, held: 500, read: 4000 };
 const gap = 8;
 
 /**
- * More about something small: shown under it while a pointer rests on it, while it is reached by key, and after a finger held
- * it; Escape takes it away. What it is about is told where the words are (`aria-describedby`).
+ * More about something small: shown under it while a pointer rests on it, while it is reached by key, and for a while after a
+ * finger held it (or touched it, where that does nothing else); Escape takes it away. What it is about is told where the
+ * words are (`aria-describedby`).
  */
 export function Hint({ says, children }: { says: string; children: (describedBy: string) => ReactNode }) {
   const id = useId();
@@ -23,7 +24,7 @@ export function Hint({ says, children }: { says: string; children: (describedBy:
   };
   const show = () => {
     if (!about.current || !words.current) return;
-    words.current.showPopover();
+    if (!words.current.matches(":popover-open")) words.current.showPopover();
     const [of, own] = [about.current.getBoundingClientRect(), words.current.getBoundingClientRect()];
     const left = Math.min(Math.max(of.left + (of.width - own.width) / 2, gap), window.innerWidth - own.width - gap);
     const below = of.bottom + gap + own.height < window.innerHeight;
@@ -45,7 +46,10 @@ export function Hint({ says, children }: { says: string; children: (describedBy:
       ref={about}
       className="hint"
       onPointerEnter={({ pointerType }) => pointerType === "mouse" && soon(show, wait.before)}
-      onPointerLeave={() => soon(hide, wait.after)}
+      onPointerLeave={({ pointerType }) => soon(hide, pointerType === "mouse" ? wait.after : wait.read)}
+      onPointerUp={({ pointerType, target }) =>
+        pointerType !== "mouse" && !(target as Element).closest("button, a") && show()
+      }
       onPointerDown={({ pointerType }) => (pointerType === "mouse" ? hide() : soon(show, wait.held))}
       onFocus={({ target }) => target.matches(":focus-visible") && show()}
       onBlur={hide}

@@ -12,8 +12,9 @@ export function PathStrip({ visits, shown }: { visits: readonly StripVisit[]; sh
   const { tokens } = useTheme();
   const { pathname } = useLocation();
   const strip = stripLayout(visits, 1148);
+  const follow = useFollow(true);
   return (
-    <Box component="nav" aria-label="Visits of the series" sx={{ overflowX: "auto" }} onClick={useFollow(true)}>
+    <Box component="nav" aria-label="Visits of the series" sx={{ overflowX: "auto" }} onClick={follow}>
       <svg
         viewBox={`0 0 ${strip.width} ${strip.height}`}
         width="100%"

@@ -5,7 +5,7 @@ import { Link } from "react-router";
 import { sinceInShort, sinceWords, type Since } from "~core/series/since";
 
 /** Words beside a button, one above the other where there is no room. */
-export const wide = { mb: 2, flexWrap: "wrap", "& > .alert-message": { flex: "1 1 300px" } };
+export const wide = { mb: 2, flexWrap: "wrap", "& > .alert-message": { flex: "1 1 240px" } };
 
 /** Nothing may be planned: somebody has to be asked first. */
 export function Referred({ refer, clientId }: { refer: readonly string[]; clientId: string }) {

@@ -74,9 +74,9 @@ export function PlanGrid({
   /** What lies under a pointer: always a session, and the bar beside it in its row, if there is one. */
   const under = ({ currentTarget, clientX, clientY }: MouseEvent<SVGElement>) => {
     const { left: from, top: above, width, height } = currentTarget.getBoundingClientRect();
-    const session = Math.floor(((clientX - from) / width) * sessions.length);
-    const region = regions[Math.floor(((clientY - above) / height) * regions.length)];
-    return { session, cell: cells.find((cell) => cell.session === session && cell.region === region?.key) };
+    const session = clamp(Math.floor(((clientX - from) / width) * sessions.length), sessions.length);
+    const region = regions[clamp(Math.floor(((clientY - above) / height) * regions.length), regions.length)]!;
+    return { session, cell: cells.find((cell) => cell.session === session && cell.region === region.key) };
   };
   const said = useRef<HTMLTitleElement>(null);
   return (
@@ -90,11 +90,16 @@ export function PlanGrid({
         sx={{
           minWidth: 700,
           display: "block",
-          "& text": { fill: tokens.inkSoft, fontSize: 11, textAnchor: "middle" },
-          "& .territory": { fill: tokens.ink, fontSize: 12.5, textAnchor: "start" },
-          "& .ordinal": { fill: tokens.ink, fontSize: 16, fontWeight: 750, fontFamily: "Bricolage Grotesque Variable" },
-          "& .current": { fill: tokens.ember },
-          "& .pressed": { cursor: "pointer", fill: "transparent" },
+          "& [role=button] > text": { fill: tokens.inkSoft, fontSize: 11, textAnchor: "middle" },
+          "& .territory": { fill: tokens.ink, fontSize: 12.5 },
+          "& [role=button] > .ordinal": {
+            fill: tokens.ink,
+            fontSize: 16,
+            fontWeight: 750,
+            fontFamily: "Bricolage Grotesque Variable",
+          },
+          "& [role=button] > .current": { fill: tokens.ember },
+          "& .reach": { cursor: "pointer", fill: "transparent" },
         }}
       >
         <rect x={x(shown) - column / 2 + 2} width={column - 4} y={0} height={height} rx={8} fill={tokens.emberWash} />
@@ -146,7 +151,7 @@ export function PlanGrid({
             <text x={x(s)} y={56}>
               {Math.round(minutes[s]!)} min
             </text>
-            <rect x={x(s) - column / 2} width={column} y={0} height={top - 2} className="pressed" />
+            <rect x={x(s) - column / 2} width={column} y={0} height={top - 2} className="reach" />
           </g>
         ))}
         {[true, false].map((done) => (
@@ -171,7 +176,7 @@ export function PlanGrid({
           width={width - left}
           y={top}
           height={row * regions.length}
-          className="pressed"
+          className="reach"
           onPointerMove={(event) => {
             const { cell } = under(event);
             said.current!.textContent = cell ? barWords(cell) : "";
@@ -203,6 +208,9 @@ export function PlanGrid({
     </Box>
   );
 }
+
+/** The edge of the last one is the last one. */
+const clamp = (index: number, count: number) => Math.max(0, Math.min(count - 1, index));
 
 const barWords = ({ region, session, minutes, depth }: Cell) =>
   `${regionName(region)}, session ${session + 1}: ${Math.round(minutes)} min, down to ${layers[depth - 1]!.name.toLowerCase()}`;

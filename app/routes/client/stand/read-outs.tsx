@@ -80,7 +80,7 @@ const rows: SxProps<Theme> = ({ tokens }) => ({
     fontSize: 14,
     lineHeight: 1.2,
     textAlign: { xs: "right", lg: "left" },
-    "& div": { color: "text.secondary" },
+    "& > span:first-of-type": { display: "block", color: "text.secondary" },
   },
 });
 
@@ -152,7 +152,7 @@ const Row = memo(function Row({ reading, earlier, change, chosen, choose }: RowP
           <circle cx={bar.now.at} cy={12} r={4.6} fill={colour} />
         </svg>
         <span className="said">
-          <div>{directionWord(reading, reading.value)}</div>
+          <span>{directionWord(reading, reading.value)}</span>
           {change && (
             <Verdict
               title={change.unjudged ?? (change.parts ? "Both views together" : undefined)}
