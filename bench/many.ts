@@ -162,7 +162,8 @@ async function main() {
         for (const [name, path] of asked) {
           const load = (duration: number) =>
             autocannon({ url: `${base}${path}`, connections: 20, duration, headers: { cookie } });
-          await load(2);
+          // until every process has made what it keeps, and runs as fast as it will
+          await load(8);
           const pids = {
             node: servers.map(({ pid }) => pid),
             postgres: familyOf("postgres"),
