@@ -1,8 +1,7 @@
 import { existsSync, readFileSync, readdirSync, writeFileSync } from "node:fs";
 import autocannon from "autocannon";
-import { quantile } from "d3";
 import { firstPage } from "./first-page";
-import { report } from "./report";
+import { quantile, report } from "./report";
 import { cpuSeconds, familyOf, memory, ruben, signIn, withServer } from "./server";
 
 /**

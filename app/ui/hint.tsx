@@ -2,6 +2,7 @@ import { useEffect, useId, useRef, type ReactNode } from "react";
 
 /** How long a pointer rests before more is said, and may be away before it goes; the same for a finger (ms). */
 const wait = { before: 100, after: 120, held: 500, read: 4000 };
+/** Between it and what it is about, and to the edge of the window (px). */
 const gap = 8;
 
 /**

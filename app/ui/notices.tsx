@@ -1,3 +1,4 @@
+import { useLocation } from "react-router";
 import { createContext, lazy, Suspense, useCallback, useContext, useEffect, useState, type ReactNode } from "react";
 import { unsent } from "./keep-typed";
 import type { Notice, Options } from "./notice";
@@ -42,12 +43,11 @@ export function Notices({ children }: { children: ReactNode }) {
     [],
   );
   // what notices and faults are drawn with is there before it is needed: without a network it could not be fetched. Only
-  // the first page of all waits until it is at rest.
+  // the first page of all does without: it would come while "Sign in" is pressed.
+  const signingIn = useLocation().pathname === "/sign-in";
   useEffect(() => {
-    const fetchThem = () => void Promise.all([drawing(), import("./fault-page")]).catch(() => undefined);
-    const timer = window.setTimeout(fetchThem, window.location.pathname === "/sign-in" ? 2000 : 0);
-    return () => window.clearTimeout(timer);
-  }, []);
+    if (!signingIn) void Promise.all([drawing(), import("./fault-page")]).catch(() => undefined);
+  }, [signingIn]);
   useEffect(() => {
     const lost = () =>
       notify("No connection: nothing was saved, and nothing you typed is lost. Try again when it is back.", {

@@ -4,6 +4,7 @@ import MenuItem from "@mui/material/MenuItem";
 import { useState } from "react";
 import { useFetcher, useLocation, useNavigation } from "react-router";
 import { useFollow } from "~app/ui/follow";
+import { Icon } from "~app/ui/icon";
 import { Mark } from "~app/ui/mark";
 
 /** `drawn`: paths of Material's own icons (AccessTime, Person, CalendarToday, AutoStories outlined, ShowChart). */
@@ -62,9 +63,7 @@ export function Rail({
           aria-current={at(to, pathname) ? "page" : undefined}
           className={at(to, (next ?? { pathname }).pathname) ? "rail-place chosen" : "rail-place"}
         >
-          <svg viewBox="0 0 24 24" aria-hidden>
-            <path d={drawn} />
-          </svg>
+          <Icon drawn={drawn} height={22} />
           {name}
         </a>
       ))}
