@@ -31,6 +31,20 @@ export default tseslint.config(
     },
   },
   {
+    files: ["data/**/*.ts", "app/**/*.ts", "app/**/*.tsx", "bench/**/*.ts", "e2e/**/*.ts"],
+    ignores: ["data/transaction.ts"],
+    rules: {
+      // "stored" is said after COMMIT only, and that is known in one place
+      "no-restricted-properties": [
+        "error",
+        ...["transaction", "commit", "rollback"].map((property) => ({
+          property,
+          message: "data/transaction.ts opens and ends transactions.",
+        })),
+      ],
+    },
+  },
+  {
     files: ["core/**/*.ts"],
     ignores: ["**/*.test.ts"],
     rules: {

@@ -8,6 +8,7 @@ import compression from "compression";
 import express, { type ErrorRequestHandler } from "express";
 import { RouterContextProvider } from "react-router";
 import { getClient } from "~data/clients";
+import { commit } from "~data/transaction";
 import { nonceContext } from "./nonce";
 import { retryAfter } from "~app/server/request/faults.server";
 import { log, withoutWords } from "~app/server/request/log.server";
@@ -92,7 +93,7 @@ if (process.env.EMBER_BENCH === "1") {
     const entered = token ? await enter(token) : undefined;
     if (!entered) return void response.status(401).end();
     const { name } = await getClient(entered.tx, request.params.clientId);
-    await entered.tx.commit();
+    await commit(entered.tx);
     response.json({ name });
   });
   setFlagsFromString("--expose-gc");

@@ -1,5 +1,6 @@
 import knexFactory, { type Knex } from "knex";
 import pg from "pg";
+import { inTransaction } from "./transaction";
 
 // A date is a day, not a moment: keep it as "2026-11-24" instead of a Date in some time zone.
 pg.types.setTypeParser(pg.types.builtins.DATE, (day) => day);
@@ -58,7 +59,7 @@ export async function bind(trx: Knex.Transaction, practiceId: string): Promise<T
 
 /** Runs `work` in one transaction that sees the rows of `practiceId` and no others. Throwing rolls back. */
 export function inPractice<T>(db: Knex, practiceId: string, work: (tx: Tx) => Promise<T>): Promise<T> {
-  return db.transaction(async (trx) => work(await bind(trx, practiceId)));
+  return inTransaction(db, async (trx) => work(await bind(trx, practiceId)));
 }
 
 /** What shows a row to someone who has not signed in yet. */
@@ -74,7 +75,7 @@ export function withProof<T>(
   value: string,
   work: (trx: Knex.Transaction) => Promise<T>,
 ): Promise<T> {
-  return db.transaction(async (trx) => {
+  return inTransaction(db, async (trx) => {
     await prove(trx, name, value);
     return work(trx);
   });

@@ -13,6 +13,7 @@ import { hashPassword, passwordIs, enterSession, saveSettings, signIn } from "./
 import { preferencesOf, savePreferences } from "./preferences";
 import { answersOf, decisionsOf, recordAnswer, recordDecision } from "./screening";
 import { draft, makeDatabase, type TestDatabase } from "./test/database";
+import { inTransaction } from "./transaction";
 import { listVisits, planVisits } from "./visits";
 
 let db: TestDatabase;
@@ -21,7 +22,7 @@ beforeAll(async () => {
 });
 afterAll(() => db.drop());
 const work = <T>(task: (tx: Tx) => Promise<T>) => db.within(db.practices[0], task);
-const who = (token: string) => db.app.transaction(async (trx) => (await enterSession(trx, token))?.practitioner);
+const who = (token: string) => inTransaction(db.app, async (trx) => (await enterSession(trx, token))?.practitioner);
 const by = "Una Test";
 const newClient = () =>
   work(async (tx) => {

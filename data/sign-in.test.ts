@@ -10,6 +10,7 @@ import {
   throttleKey,
 } from "./practitioners";
 import { makeDatabase, type TestDatabase } from "./test/database";
+import { inTransaction } from "./transaction";
 
 let db: TestDatabase;
 const una = randomUUID();
@@ -31,14 +32,14 @@ async function signedIn(...asked: Parameters<typeof enter>) {
   if (result.kind !== "signed-in") throw new Error(result.kind);
   return result;
 }
-const who = (token: string) => db.app.transaction(async (trx) => (await enterSession(trx, token))?.practitioner);
+const who = (token: string) => inTransaction(db.app, async (trx) => (await enterSession(trx, token))?.practitioner);
 
 describe("signing in", () => {
   it("opens a session of the right practice, which ends by signing out", async () => {
     const { token } = await signedIn(" Una@Test.example ", "right words", "a");
     expect(await isSignedIn(db.app, token)).toBe(true);
     expect(await who(token)).toMatchObject({ name: "Una Test", practiceName: "Test practice" });
-    const seen = await db.app.transaction(async (trx) => (await enterSession(trx, token))!.tx("practice").select());
+    const seen = await inTransaction(db.app, async (trx) => (await enterSession(trx, token))!.tx("practice").select());
     expect(seen.map(({ practice_id }) => practice_id as string)).toEqual([db.practices[0]]);
     await db.within(db.practices[0], (tx) => signOut(tx, token));
     expect(await isSignedIn(db.app, token)).toBe(false);
@@ -123,7 +124,7 @@ describe("who guesses", () => {
     await enter("old@test.example", "wrong", "past");
     await enter("new@test.example", "wrong", "past");
     const keys = [throttleKey("email", "old@test.example"), throttleKey("email", "new@test.example")];
-    await db.owner.transaction(async (trx) => {
+    await inTransaction(db.owner, async (trx) => {
       await trx.raw("alter table sign_in_attempt no force row level security");
       await trx("sign_in_attempt")
         .where({ throttle_key: keys[0] })
@@ -131,7 +132,7 @@ describe("who guesses", () => {
       await trx.raw("alter table sign_in_attempt force row level security");
     });
     await enter("una@test.example", "wrong", "other");
-    const left = await db.owner.transaction(async (trx) => {
+    const left = await inTransaction(db.owner, async (trx) => {
       await trx.raw("alter table sign_in_attempt no force row level security");
       const rows = await trx("sign_in_attempt").whereIn("throttle_key", keys).select("throttle_key");
       await trx.raw("alter table sign_in_attempt force row level security");

@@ -1,4 +1,5 @@
 import type { Knex } from "knex";
+import { inTransaction } from "../transaction";
 import { firstPath } from "./001-first-path";
 import { intake } from "./002-intake";
 import { stand } from "./003-stand";
@@ -73,7 +74,7 @@ const granting = 7_301_964;
  */
 export async function migrate(owner: Knex): Promise<void> {
   await owner.migrate.latest({ migrationSource, tableName: "knex_migrations" });
-  await owner.transaction(async (trx) => {
+  await inTransaction(owner, async (trx) => {
     await trx.raw("select pg_advisory_xact_lock(?)", [granting]);
     await trx.raw(grantSql());
   });

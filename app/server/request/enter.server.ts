@@ -1,15 +1,16 @@
 import { enterSession, type Entered } from "~data/practitioners";
+import { begin, rollBack } from "~data/transaction";
 import { database } from "./database.server";
 
 /** Opens the transaction of whoever carries `token`; undefined, and nothing left open, where their session is over. */
 export async function enter(token: string): Promise<Entered | undefined> {
-  const trx = await database().transaction();
+  const trx = await begin(database());
   try {
     const entered = await enterSession(trx, token);
-    if (!entered) await trx.rollback();
+    if (!entered) await rollBack(trx);
     return entered;
   } catch (error) {
-    await trx.rollback().catch(() => undefined);
+    await rollBack(trx);
     throw error;
   }
 }

@@ -1,5 +1,6 @@
 import { Busy } from "~data/lane";
 import { NotFound, Stale } from "~data/errors";
+import { NotStored } from "~data/transaction";
 
 /** Seconds after which somebody who was told "not now" may ask again. */
 export const retryAfter = 5;
@@ -29,11 +30,14 @@ const unreachable = new Set([
 
 const codeOf = (error: unknown) => (error instanceof Error && "code" in error ? String(error.code) : "");
 
+/** The database's disk is full, or the server's own. */
+const full = new Set(["53100", "58030", "ENOSPC", "EDQUOT"]);
+
 /** The database is away, or did not answer in time. */
 export const isUnreachable = (error: unknown): boolean =>
   unreachable.has(codeOf(error)) ||
   (error instanceof Error && (error.name === "KnexTimeoutError" || error.name === "AggregateError")) ||
-  /Connection terminated|Query read timeout|timeout exceeded when trying to connect/.test(String(error));
+  /Connection terminated|not queryable|Query read timeout|timeout exceeded when trying to connect/.test(String(error));
 
 /**
  * What a fault is answered with, or undefined for one of our own. Nothing of what was sent is repeated: database messages
@@ -44,6 +48,12 @@ export function answerTo(error: unknown): Response | undefined {
   if (error instanceof Stale) return new Response(error.message, { status: 409, statusText: "Changed elsewhere" });
   if (error instanceof Busy)
     return Response.json({ error: "Too much is waiting at the moment. Try again in a few seconds." }, { status: 503 });
+  if (full.has(codeOf(error)))
+    return Response.json(
+      { error: "The server’s disk is full. Nothing was stored; free some space and send it again." },
+      { status: 507 },
+    );
+  if (error instanceof NotStored) return Response.json({ error: "Nothing was stored. Send it again." }, { status: 503 });
   if (isUnreachable(error)) return new Response("The database does not answer", { status: 503 });
   const code = codeOf(error);
   // text that is no id, no day, no number or no character PostgreSQL stores

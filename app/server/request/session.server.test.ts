@@ -41,6 +41,32 @@ describe("a request of someone who signed in", () => {
     expect(inUse()).toBe(0);
   });
 
+  it("is not answered as stored when COMMIT fails, nor when a statement had failed unseen", async () => {
+    await db.owner.raw(`
+      create function no_room() returns trigger language plpgsql as $$
+      begin raise exception 'no room' using errcode = '53100'; end $$;
+      create constraint trigger refuse after update on practitioner deferrable initially deferred
+        for each row when (new.name = 'Refused') execute function no_room();
+    `);
+    const rename = (context: RouterContextProvider) =>
+      inSession(context, async ({ tx, practitioner: { id } }) => {
+        await tx("practitioner").where({ id }).update({ name: "Refused" });
+        return Response.json({ ok: true });
+      });
+    await expect(ask(rename)).rejects.toMatchObject({ status: 507 });
+    const unseen = (context: RouterContextProvider) =>
+      inSession(context, async ({ tx }) => {
+        await tx.raw("select 1 / 0").catch(() => undefined);
+        return Response.json({ ok: true });
+      });
+    await expect(ask(unseen)).rejects.toMatchObject({ status: 503 });
+    const seen = await ask((context) =>
+      inSession(context, async ({ practitioner }) => Response.json({ name: practitioner.name })),
+    );
+    expect(await seen.json()).toEqual({ name: "Test" });
+    expect(inUse()).toBe(0);
+  });
+
   it("holds none when whoever asked went away while loaders still wait for their turn", async () => {
     const late: Promise<unknown>[] = [];
     for (let again = 0; again < 12; again++) {

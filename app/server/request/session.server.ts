@@ -1,6 +1,7 @@
 import { createContext, data, redirect, type MiddlewareFunction, type RouterContextProvider } from "react-router";
 import type { Tx } from "~data/database";
 import { Overtaken } from "~data/errors";
+import { commit, rollBack } from "~data/transaction";
 import { sessionHours, type Practitioner } from "~data/practitioners";
 import { Body, readBody } from "./body.server";
 import { enter } from "./enter.server";
@@ -66,7 +67,7 @@ class Visitor {
       if (handover && pathOf(this.request) !== `/handed/${handover.id}`) throw redirect(`/handed/${handover.id}`);
       await bringLibrary(tx, practitioner.library);
     } catch (error) {
-      await tx.rollback().catch(() => undefined);
+      await rollBack(tx);
       throw error;
     }
     // who only looks gets the same answer to the same question
@@ -79,8 +80,7 @@ class Visitor {
   async close(keep: boolean): Promise<void> {
     const tx = this.#tx;
     this.#tx = undefined;
-    if (!tx || tx.isCompleted()) return;
-    await (keep ? tx.commit() : tx.rollback());
+    if (tx) await (keep ? commit(tx) : rollBack(tx));
   }
 
   /**
@@ -90,7 +90,7 @@ class Visitor {
   async end(): Promise<void> {
     this.#over = true;
     await this.#turn;
-    await this.close(false).catch(() => undefined);
+    await this.close(false);
   }
 
   inTurn<T>(work: (session: Session) => Promise<T>): Promise<T> {

@@ -1,0 +1,42 @@
+import type { Knex } from "knex";
+
+/** What a transaction wrote is not in the database: COMMIT was refused, or there was nothing left to commit. */
+export class NotStored extends Error {
+  override name = "NotStored";
+}
+
+/** Opens a transaction that `commit` or `rollBack` ends. */
+export const begin = (db: Knex): Promise<Knex.Transaction> => db.transaction();
+
+/** What the server did when it was told to commit: it rolls a transaction back, without a fault, in which a statement failed. */
+const commandOf = (answer: unknown): unknown =>
+  (answer as { response?: { command?: unknown } } | undefined)?.response?.command;
+
+/**
+ * Returns only after the server said that everything is stored; throws what it said otherwise, and `NotStored` where the
+ * transaction was over already. (Knex's own commit resolves although COMMIT failed: only `executionPromise` rejects.)
+ */
+export async function commit(trx: Knex.Transaction): Promise<void> {
+  if (trx.isCompleted()) throw new NotStored("the transaction was over");
+  const [answer] = await Promise.all([trx.commit() as Promise<unknown>, trx.executionPromise]);
+  if (commandOf(answer) !== "COMMIT") throw new NotStored("a statement of the transaction had failed");
+}
+
+/** Takes back what was done. Where the connection is gone, the server has done so. */
+export async function rollBack(trx: Knex.Transaction): Promise<void> {
+  if (!trx.isCompleted()) await trx.rollback().catch(() => undefined);
+}
+
+/** Runs `work` in one transaction: what it returns is returned once it is stored. Throwing takes everything back. */
+export async function inTransaction<T>(db: Knex, work: (trx: Knex.Transaction) => Promise<T>): Promise<T> {
+  const trx = await begin(db);
+  let done: T;
+  try {
+    done = await work(trx);
+  } catch (error) {
+    await rollBack(trx);
+    throw error;
+  }
+  await commit(trx);
+  return done;
+}
