@@ -1,4 +1,5 @@
 import type { Client, ClientDraft } from "../core/client";
+import { addOnce } from "./add-once";
 import { once, type Tx } from "./database";
 import { NotFound, Stale } from "./errors";
 
@@ -93,14 +94,9 @@ export async function getClient(tx: Tx, id: string): Promise<Client> {
   return row;
 }
 
-/** Saves a new client under an id the caller made: sending the same one twice makes one client. Whether it was new. */
+/** Saves a new client under an id the caller made: sending the same one twice makes one client (`Taken` where it says something else). Whether it was new. */
 export async function createClient(tx: Tx, id: string, draft: ClientDraft): Promise<boolean> {
-  const added = await tx("client")
-    .insert({ id, ...toRow(draft) })
-    .onConflict(["practice_id", "id"])
-    .ignore()
-    .returning("id");
-  return added.length > 0;
+  return addOnce(tx, "this client", "client", { id }, toRow(draft));
 }
 
 export async function updateClient(tx: Tx, id: string, version: number, draft: ClientDraft): Promise<void> {

@@ -22,3 +22,12 @@ export class Overtaken extends Stale {
     super(what);
   }
 }
+
+/** Something else was stored already under the id that was sent with this: nothing of it was stored. */
+export class Taken extends Error {
+  constructor(readonly what: string) {
+    super(
+      `${what[0]!.toUpperCase()}${what.slice(1)}: what you sent first is stored already, and this says something else. Nothing of it was stored: load the page again to see what is there.`,
+    );
+  }
+}

@@ -1,5 +1,6 @@
 import { randomUUID } from "node:crypto";
 import type { HistoryEntry } from "../core/screening/facts";
+import { addOnce } from "./add-once";
 import type { Tx } from "./database";
 import { NotFound, Stale } from "./errors";
 
@@ -43,7 +44,7 @@ export function currentEntries(
 
 /**
  * Records a new wording of an entry. `after` is the wording it was made from (null for a new entry): if another one
- * came meanwhile, nothing is recorded. The same `versionId` twice is recorded once.
+ * came meanwhile, nothing is recorded. The same `versionId` twice is recorded once, and says `Taken` where it says something else.
  */
 export async function recordHistory(
   tx: Tx,
@@ -60,20 +61,21 @@ export async function recordHistory(
 ): Promise<void> {
   await tx.raw("select pg_advisory_xact_lock(hashtextextended(?, 2))", [clientId]);
   const versionId = change.versionId ?? randomUUID();
-  if (await tx("history_version").where({ id: versionId }).first("id")) return;
-  const latest = await tx("history_version")
-    .where({ client_id: clientId, entry_id: change.entryId })
-    .orderBy("seq", "desc")
-    .first<{ id: string } | undefined>("id");
-  if (change.after !== null && !latest) throw new NotFound("history entry");
-  if ((latest?.id ?? null) !== change.after) throw new Stale("history entry");
-  await tx("history_version").insert({
-    id: versionId,
+  const row = {
     entry_id: change.entryId,
     client_id: clientId,
     act: change.act,
     body: JSON.stringify(change.body),
     why: change.why,
     recorded_by: change.by,
-  });
+  };
+  const record = () => addOnce(tx, "this entry", "history_version", { id: versionId }, row);
+  if (await tx("history_version").where({ id: versionId }).first("id")) return void (await record());
+  const latest = await tx("history_version")
+    .where({ client_id: clientId, entry_id: change.entryId })
+    .orderBy("seq", "desc")
+    .first<{ id: string } | undefined>("id");
+  if (change.after !== null && !latest) throw new NotFound("history entry");
+  if ((latest?.id ?? null) !== change.after) throw new Stale("history entry");
+  await record();
 }

@@ -2,7 +2,8 @@ import type { Moment } from "../core/findings/restriction";
 import type { View } from "../core/measure/view";
 import type { PhotoSetup } from "../core/measure/calibration";
 import { once, type Tx } from "./database";
-import { NotFound, Stale } from "./errors";
+import { addOnce } from "./add-once";
+import { NotFound } from "./errors";
 import { Busy } from "./lane";
 import { enqueue } from "./queue";
 
@@ -44,19 +45,18 @@ export async function ask(
   asked: Asked & { id: string; clientId: string; visitId: string; by: string },
   bytes: Buffer,
 ): Promise<void> {
-  const again = await tx("job").where({ id: asked.id }).first<{ visit_id: string } | undefined>("visit_id");
-  if (again && again.visit_id !== asked.visitId) throw new Stale("job");
-  if (again) return;
-  const [{ waiting }] = (await tx("job").whereNull("problem").count({ waiting: "*" })) as [{ waiting: string }];
-  if (Number(waiting) >= mostWaiting) throw new Busy();
-  await tx("job").insert({
-    id: asked.id,
+  const row = {
     client_id: asked.clientId,
     visit_id: asked.visitId,
     asked_by: asked.by,
     kind: asked.kind,
     about: JSON.stringify(asked.about),
-  });
+  };
+  const add = () => addOnce(tx, "this picture", "job", { id: asked.id }, row);
+  if (await tx("job").where({ id: asked.id }).first("id")) return void (await add());
+  const [{ waiting }] = (await tx("job").whereNull("problem").count({ waiting: "*" })) as [{ waiting: string }];
+  if (Number(waiting) >= mostWaiting) throw new Busy();
+  await add();
   await tx("job_file").insert({ job_id: asked.id, bytes });
   await enqueue(tx, asked.id, Number(waiting));
 }

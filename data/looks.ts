@@ -1,6 +1,7 @@
 import type { BoneEvent } from "../core/light-touch/bones";
 import type { Listening } from "../core/light-touch/stations";
 import type { TableEvent } from "../core/table/answers";
+import { addOnce } from "./add-once";
 import type { Tx } from "./database";
 import { eventsOfVisits } from "./session-events";
 
@@ -68,10 +69,8 @@ export async function keepLayLook(
   item: number,
   grade: number,
 ): Promise<void> {
-  await tx("lay_look")
-    .insert({ practitioner_id: practitionerId, study_id: studyId, item, grade })
-    .onConflict(["practice_id", "practitioner_id", "study_id", "item"])
-    .ignore();
+  const key = { practitioner_id: practitionerId, study_id: studyId, item };
+  await addOnce(tx, "this drawing", "lay_look", key, { grade });
 }
 
 /** Takes a study of drawings back: it counts no more. */

@@ -1,3 +1,4 @@
+import { addOnce } from "./add-once";
 import type { Tx } from "./database";
 import { NotFound } from "./errors";
 import type { SeriesSettings, StoredPlan } from "./series";
@@ -42,19 +43,16 @@ export async function keepNamed(tx: Tx, clientId: string, named: Omit<NamedPlan,
   // two tabs that both find room do not both fill it
   await tx("client").where({ id: clientId }).forUpdate().first("id");
   const there = await namedPlansOf(tx, clientId);
-  if (there.some(({ id }) => id === named.id)) return;
-  if (there.length >= mostNamed) throw new TooMany();
-  await tx("named_plan")
-    .insert({
-      id: named.id,
-      client_id: clientId,
-      name: named.name,
-      template: named.template,
-      settings: JSON.stringify(named.settings),
-      plan: JSON.stringify(named.plan),
-    })
-    .onConflict(["practice_id", "id"])
-    .ignore();
+  if (there.length >= mostNamed && !there.some(({ id }) => id === named.id)) throw new TooMany();
+  const { id, name, template, settings, plan } = named;
+  const values = {
+    client_id: clientId,
+    name,
+    template,
+    settings: JSON.stringify(settings),
+    plan: JSON.stringify(plan),
+  };
+  await addOnce(tx, "this plan", "named_plan", { id }, values);
 }
 
 export const dropNamed = (tx: Tx, clientId: string, id: string): Promise<number> =>

@@ -2,7 +2,8 @@ import type { Marks, PhotoSetup } from "../core/measure/calibration";
 import { views, type View } from "../core/measure/view";
 import type { Moment } from "../core/findings/restriction";
 import { once, type Tx } from "./database";
-import { NotFound, Stale } from "./errors";
+import { isDeepStrictEqual } from "node:util";
+import { NotFound, Stale, Taken } from "./errors";
 import { jobsOf } from "./jobs";
 
 export type Photo = {
@@ -102,7 +103,7 @@ export async function addPhoto(
   },
   file: { mime: string; bytes: Buffer; thumb: Buffer },
 ): Promise<void> {
-  if (await isTakenIn(tx, photo.id, photo.visitId)) return;
+  if (await isTakenIn(tx, photo)) return;
   const standing = photo.standing ?? 1;
   const sentAt = photo.sentAt ?? tx.fn.now();
   const there = () =>
@@ -127,12 +128,23 @@ export async function addPhoto(
   await tx("photo_file").insert({ photo_id: photo.id, mime: file.mime, bytes: file.bytes, thumb: file.thumb });
 }
 
-/** Whether a picture of this id is there already; throws Stale where it is another visit's. */
-export async function isTakenIn(tx: Tx, id: string, visitId: string): Promise<boolean> {
-  const there = await tx("photo").where({ id }).first<{ visit_id: string } | undefined>("visit_id");
-  if (there && there.visit_id !== visitId) throw new Stale("photo");
+/** Whether a picture of this id is there already; throws Taken where it is another visit's, moment's or view's. */
+export async function isTakenIn(
+  tx: Tx,
+  {
+    id,
+    visitId,
+    moment,
+    view,
+    standing = 1,
+  }: Pick<Photo, "id" | "visitId" | "moment" | "view"> & { standing?: number },
+): Promise<boolean> {
+  const there = await tx("photo").where({ id }).first<Row | undefined>("visit_id", "moment", "view", "standing");
+  if (there && !isDeepStrictEqual({ ...there }, { visit_id: visitId, moment, view, standing }))
+    throw new Taken("this picture");
   return there !== undefined;
 }
+type Row = Record<string, unknown>;
 
 /** A client's picture, or its small version, with the visit it belongs to. */
 export async function photoFile(

@@ -40,7 +40,8 @@ describe("clients", () => {
   it("makes one client of a form sent twice", async () => {
     const id = randomUUID();
     await work((tx) => createClient(tx, id, { ...draft, name: "Twice" }));
-    await work((tx) => createClient(tx, id, { ...draft, name: "Twice again" }));
+    await work((tx) => createClient(tx, id, { ...draft, name: "Twice" }));
+    await expect(work((tx) => createClient(tx, id, { ...draft, name: "Twice again" }))).rejects.toThrow("stored already");
     expect(
       await work(async (tx) => (await listClients(tx, { search: "twice" })).clients.map((client) => client.name)),
     ).toEqual(["Twice"]);

@@ -103,6 +103,7 @@ export async function appendEvents<L extends Log = "session_event">(
     return (
       row?.visit_id === visitId &&
       row.kind === event.kind &&
+      (row.at as Date).getTime() === Date.parse(event.at) &&
       isDeepStrictEqual(row.body, JSON.parse(JSON.stringify(event.body)))
     );
   };

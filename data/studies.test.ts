@@ -25,6 +25,7 @@ import {
 } from "./studies";
 import { draft, makeDatabase, type TestDatabase } from "./test/database";
 import { createClient } from "./clients";
+import { Taken } from "./errors";
 import { inPractice, type Tx } from "./database";
 
 let db: TestDatabase;
@@ -58,13 +59,14 @@ describe("repeatability studies", () => {
     const id = randomUUID();
     const items = [item("set-01"), item("set-02"), item("set-01")];
     await work((tx) => beginStudy(tx, id, me, items));
-    await work((tx) => beginStudy(tx, id, me, []));
+    await work((tx) => beginStudy(tx, id, me, items));
+    await expect(work((tx) => beginStudy(tx, id, me, []))).rejects.toThrow(Taken);
     const study = await work((tx) => getStudy(tx, me, id));
     expect(study.items).toEqual(items);
     const marks = { "plumb.top": { x: 1, y: 2 } };
     expect(await work((tx) => keepMarking(tx, study, 0, marks))).toBe(false);
-    // a second time changes nothing: it was blind
-    await work((tx) => keepMarking(tx, study, 0, {}));
+    // a second time changes nothing, and says so: it was blind
+    await expect(work((tx) => keepMarking(tx, study, 0, {}))).rejects.toThrow(Taken);
     expect((await work((tx) => markingsOf(tx, id))).get(0)).toEqual(marks);
     expect(await work((tx) => finishedMarkings(tx))).toEqual([]);
     await work((tx) => keepMarking(tx, study, 2, marks));

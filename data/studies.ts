@@ -1,5 +1,6 @@
 import type { Marks, PhotoSetup } from "../core/measure/calibration";
 import type { View } from "../core/measure/view";
+import { addOnce } from "./add-once";
 import type { Tx } from "./database";
 import { NotFound } from "./errors";
 
@@ -45,10 +46,8 @@ export async function beginStudy(
   practitionerId: string,
   items: readonly StudyItem[],
 ): Promise<void> {
-  await tx("study")
-    .insert({ id, practitioner_id: practitionerId, items: JSON.stringify(items) })
-    .onConflict(["practice_id", "id"])
-    .ignore();
+  const values = { practitioner_id: practitionerId, items: JSON.stringify(items) };
+  await addOnce(tx, "this study", "study", { id }, values);
 }
 
 /** The markings of a study so far, by the place of their item. */
@@ -68,10 +67,8 @@ export async function keepMarking(tx: Tx, study: Study, item: number, marks: Mar
   if (!study.items[item]) throw new NotFound("item");
   // its figures are in use: a tab that was left open does not change them
   if (study.finishedAt) return true;
-  await tx("study_marking")
-    .insert({ study_id: study.id, item, marks: JSON.stringify(marks) })
-    .onConflict(["practice_id", "study_id", "item"])
-    .ignore();
+  const key = { study_id: study.id, item };
+  await addOnce(tx, "this picture", "study_marking", key, { marks: JSON.stringify(marks) });
   const done = (await markingsOf(tx, study.id)).size === study.items.length;
   if (done && !study.finishedAt) await finishStudy(tx, study.id);
   return done;

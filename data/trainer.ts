@@ -1,3 +1,4 @@
+import { addOnce } from "./add-once";
 import type { Tx } from "./database";
 import { NotFound } from "./errors";
 
@@ -28,10 +29,9 @@ export async function roundsOf(tx: Tx, practitionerId: string, kind: TrainerKind
 
 /** Keeps a round, once however often it is sent. */
 export async function keepRound(tx: Tx, practitionerId: string, round: Omit<TrainerRound, "at">): Promise<void> {
-  await tx("trainer_round")
-    .insert({ ...round, body: JSON.stringify(round.body), practitioner_id: practitionerId })
-    .onConflict(["practice_id", "id"])
-    .ignore();
+  const { id, body, ...rest } = round;
+  const values = { ...rest, body: JSON.stringify(body), practitioner_id: practitionerId };
+  await addOnce(tx, "this round", "trainer_round", { id }, values);
 }
 
 /** Takes a round back: it counts no more. */

@@ -23,6 +23,8 @@ const record = (subject: ConsentRecord["subject"], given: boolean, visitId = "v1
   signature: null,
   by: "Odile Marrow",
   at: "2026-11-25T08:00:00.000Z",
+  seq: count,
+  seen: count - 1,
 });
 
 describe("consent", () => {

@@ -1,4 +1,5 @@
 import type { RegionKey } from "../anatomy/regions";
+import { standing, type Said } from "../said";
 import type { Technique } from "../techniques/technique";
 
 /** A stroke of a signature drawn on screen: points in a box 1000 wide and 300 high. */
@@ -48,7 +49,7 @@ export type ConsentRecord = {
   signature: readonly Stroke[] | null;
   by: string;
   at: string;
-};
+} & Said;
 
 /** The wordings now in use. A change of wording gets a new version; what was signed keeps its own. */
 export const consentTexts: Record<
@@ -89,15 +90,31 @@ export const areaOf = (technique: Technique): SensitiveArea | undefined =>
 export const textFor = (subject: Subject): { version: string; text: string } =>
   consentTexts[subject.startsWith("area ") ? "area" : (subject as Exclude<Subject, `area ${SensitiveArea}`>)];
 
-/**
- * Whether a consent stands: true given, false declined or withdrawn, undefined never asked. The latest word counts;
- * for an area only what was said at that visit.
- */
-export function stands(records: readonly ConsentRecord[], subject: Subject, visitId: string): boolean | undefined {
-  const own = records.filter(
+/** What was said of a consent, in the order it was said; of an area only what was said at that visit. */
+export const saidOf = (records: readonly ConsentRecord[], subject: Subject, visitId: string): ConsentRecord[] =>
+  records.filter(
     (record) => record.subject === subject && (!subject.startsWith("area ") || record.visitId === visitId),
   );
-  return own.at(-1)?.given;
+
+/**
+ * Whether a consent stands: true given, false declined or withdrawn, undefined never asked. The last word counts; where
+ * two were said without knowing of each other, the no.
+ */
+export function stands(records: readonly ConsentRecord[], subject: Subject, visitId: string): boolean | undefined {
+  const last = standing(saidOf(records, subject, visitId));
+  return last.length === 0 ? undefined : last.every(({ given }) => given);
+}
+
+/** Two words on a consent that contradict each other, said without knowing of each other; undefined where none do. */
+export function contradiction(
+  records: readonly ConsentRecord[],
+  subject: Subject,
+  visitId: string,
+): { yes: ConsentRecord; no: ConsentRecord } | undefined {
+  const last = standing(saidOf(records, subject, visitId));
+  const yes = last.findLast(({ given }) => given);
+  const no = last.findLast(({ given }) => !given);
+  return yes && no && { yes, no };
 }
 
 /** Sensitive areas a list of techniques works in, each once. */

@@ -88,7 +88,16 @@ export const decisionFor = (outcome: Outcome): "clearance" | "override" | undefi
       : "override";
 
 /** A caution with the decision that sets it aside, if there is one. */
-export type Judged = Outcome & { factAt: string; decided: Decision | undefined };
+export type Judged = Outcome & {
+  factAt: string;
+  decided: Decision | undefined;
+  /** When anything was decided about it last, whether that counts or not; "" where nothing was. */
+  lastDecidedAt: string;
+};
+
+/** What stood when somebody decided about a caution: they decide about this, and nothing that came meanwhile. */
+export const stateOf = ({ factAt, lastDecidedAt }: Pick<Judged, "factAt" | "lastDecidedAt">): string =>
+  `${factAt} ${lastDecidedAt}`;
 
 /**
  * Joins cautions with what was decided about them. A decision of the wrong kind, a withdrawn one, or one older than
@@ -101,7 +110,7 @@ export function judge(outcomes: readonly (Outcome & { factAt: string })[], decis
   return outcomes.map((outcome) => {
     const decision = latest.get(outcome.key);
     const counts = decision && decision.kind === decisionFor(outcome) && decision.at >= outcome.factAt;
-    return { ...outcome, decided: counts ? decision : undefined };
+    return { ...outcome, decided: counts ? decision : undefined, lastDecidedAt: decision?.at ?? "" };
   });
 }
 

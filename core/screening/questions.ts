@@ -142,3 +142,12 @@ export const answerWord: Record<Answer, string> = { yes: "Yes", no: "No", unsure
 
 export const questionOf = (key: string): Question | undefined => questions.find((question) => question.key === key);
 export const askedKeys: readonly string[] = [...questions, ...rescreen].map((question) => question.key);
+
+/** How much an answer holds back: a yes more than not knowing, and that more than a no. */
+const strictness: Record<Answer, number> = { yes: 2, unsure: 1, no: 0 };
+
+/** Of answers to one question that all stand, the strictest, which holds; and those that say something else. At least one. */
+export function strictestFirst<A extends { answer: Answer }>(standing: readonly A[]): A & { against: A[] } {
+  const [first, ...others] = [...standing].sort((a, b) => strictness[b.answer] - strictness[a.answer]);
+  return { ...first!, against: others.filter(({ answer }) => answer !== first!.answer) };
+}

@@ -28,6 +28,8 @@ const consent = (subject: ConsentRecord["subject"], given: boolean, visitId = "v
   signature: null,
   by: "Odile Marrow",
   at: "",
+  seq: 1,
+  seen: 0,
 });
 
 describe("the table's list", () => {

@@ -1,5 +1,6 @@
-import { areaOf, sensitiveAreas, stands, type ConsentRecord, type Subject } from "../consent/consent";
+import { areaOf, saidOf, sensitiveAreas, stands, type ConsentRecord, type Subject } from "../consent/consent";
 import type { PlannedSession } from "../series/plan";
+import { seenOf } from "../said";
 import { techniqueOf } from "../techniques/library";
 import { hasTag } from "../techniques/touches";
 import type { Technique } from "../techniques/technique";
@@ -17,8 +18,8 @@ export const consentName = (subject: Subject): string =>
 
 export type TableList = {
   steps: RunStep[];
-  /** Consents this session turns on, and whether they stand: undefined while not asked. */
-  asked: { subject: Subject; stands: boolean | undefined }[];
+  /** Consents this session turns on, whether they stand (undefined while not asked), and the last word on each. */
+  asked: { subject: Subject; stands: boolean | undefined; seen: number }[];
   /** Techniques that are left out because nobody agreed to them. */
   leftOut: string[];
 };
@@ -28,7 +29,11 @@ export function tableList(session: PlannedSession, records: readonly ConsentReco
   const subjects = [...new Set(session.steps.map((step) => consentFor(techniqueOf(step.technique))))].filter(
     (subject) => subject !== undefined,
   );
-  const asked = subjects.map((subject) => ({ subject, stands: stands(records, subject, visitId) }));
+  const asked = subjects.map((subject) => ({
+    subject,
+    stands: stands(records, subject, visitId),
+    seen: seenOf(saidOf(records, subject, visitId)),
+  }));
   const agreed = new Set(asked.filter((each) => each.stands === true).map((each) => each.subject));
   const may = (technique: Technique) => {
     const subject = consentFor(technique);

@@ -24,6 +24,7 @@ import { whoGives } from "./021-who-gives";
 import { stamps } from "./022-stamps";
 import { words } from "./023-words";
 import { jobs } from "./024-jobs";
+import { said } from "./025-said";
 import { grantSql } from "./grants";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
@@ -52,6 +53,7 @@ const migrations: Migration[] = [
   stamps,
   words,
   jobs,
+  said,
 ];
 
 /** Migrations are imported statically, so that the bundled server carries them. */

@@ -14,7 +14,10 @@ import { getClient } from "~data/clients";
 import { NotFound } from "~data/errors";
 import { handoverOfSession, takeBack } from "~data/handovers";
 import { passwordIs } from "~data/practitioners";
-import { answersOf, recordAnswer } from "~data/screening";
+import { answersOf, recordAnswer, type RecordedAnswer } from "~data/screening";
+import { seenOf } from "~core/said";
+import { seenSchema } from "~app/routes/client/intake/consent/consent-form";
+import { useOwnId } from "~app/ui/use-own-id";
 import { getVisit } from "~data/visits";
 
 export const middleware: Route.MiddlewareFunction[] = [signedIn];
@@ -32,15 +35,20 @@ export function loader({ params, context }: Route.LoaderArgs) {
     if (handover?.id !== params.handoverId) throw redirect("/");
     const client = await getClient(tx, handover.clientId);
     const visit = await getVisit(tx, handover.visitId);
-    // only what was answered on this tablet, this time, is shown as answered
-    const given = (await answersOf(tx, client.id, { visitId: visit.id })).filter(
-      (each) => each.by === byClient && each.at >= handover.at,
-    );
+    // only what was answered on this tablet, this time, is shown as answered; what a colleague answers meanwhile is not seen
+    const own = (each: RecordedAnswer) => each.by === byClient && each.at >= handover.at;
+    const given = (await answersOf(tx, client.id, { visitId: visit.id })).filter(own);
+    const seen = (await answersOf(tx, client.id))
+      .flatMap((each) => [each, ...each.against])
+      .filter((each) => own(each) || each.at < handover.at);
     return {
       name: client.name.split(" ")[0]!,
       practitioner: practitioner.name.split(" ")[0]!,
       list: listFor(visit.ordinal),
       given: Object.fromEntries(given.map((each) => [each.question, each.answer])),
+      seen: Object.fromEntries(
+        seen.map(({ question }) => [question, seenOf(seen.filter((each) => each.question === question))]),
+      ),
     };
   });
 }
@@ -53,6 +61,7 @@ const answerSchema = object({
   answer: string<Answer>()
     .oneOf([...answers])
     .required(),
+  seen: seenSchema,
 });
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
@@ -79,8 +88,9 @@ export function action({ params, context }: Route.ActionArgs) {
 }
 
 /** What a client holds: one question at a time in large type, every answer kept at once. There is no way out of it. */
-export default function Handed({ loaderData: { name, practitioner, list, given } }: Route.ComponentProps) {
+export default function Handed({ loaderData: { name, practitioner, list, given, seen } }: Route.ComponentProps) {
   const fetcher = useFetcher<{ ok?: boolean; error?: string }>();
+  const idFor = useOwnId();
   const [back, setBack] = useState<number | undefined>();
   useEffect(() => {
     // a page kept by the browser may show what was here before: load it anew
@@ -97,9 +107,8 @@ export default function Handed({ loaderData: { name, practitioner, list, given }
   const question = list[at];
   const give = (answer: Answer) => {
     if (busy) return;
-    void fetcher
-      .submit({ id: crypto.randomUUID(), question: question!.key, answer }, { method: "post" })
-      .then(() => setBack(undefined));
+    const said = { question: question!.key, answer, seen: (seen as Record<string, number>)[question!.key] ?? 0 };
+    void fetcher.submit({ id: idFor(said), ...said }, { method: "post" }).then(() => setBack(undefined));
   };
   return (
     <Box

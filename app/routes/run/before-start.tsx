@@ -7,6 +7,7 @@ import { consentName, type TableList } from "~core/session/table-list";
 import { techniqueOf } from "~core/techniques/library";
 import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
+import { useOwnId } from "~app/ui/use-own-id";
 
 const place: Record<Obstacle["settle"], { name: string; path: string }> = {
   screening: { name: "Go to screening", path: "intake/screening" },
@@ -42,9 +43,10 @@ export function BeforeStart({
 }) {
   const fetcher = useFetcher();
   const busy = fetcher.state !== "idle";
-  const send = (body: Record<string, string | boolean>) =>
-    void fetcher.submit({ id: crypto.randomUUID(), ...body }, { method: "post", encType: "application/json" });
-  const agree = (subject: Subject, given: boolean) => send({ subject, given });
+  const idFor = useOwnId();
+  const send = (body: Record<string, string | boolean | number>) =>
+    void fetcher.submit({ id: idFor(body), ...body }, { method: "post", encType: "application/json" });
+  const agree = (subject: Subject, given: boolean, seen: number) => send({ subject, given, seen });
   const link = (path: string) => `/clients/${clientId}/${path}?visit=${visit.ordinal}`;
   if (obstacles.length > 0)
     return (
@@ -108,7 +110,7 @@ export function BeforeStart({
           </Button>
         </Box>
       )}
-      {asked.map(({ subject, stands }) => (
+      {asked.map(({ subject, stands, seen }) => (
         <Box key={subject} sx={{ display: "flex", gap: 2, alignItems: "center", mt: 1.5, flexWrap: "wrap" }}>
           <Typography sx={{ fontSize: 24, flex: 1, minWidth: 340 }}>
             {consentName(subject)}:{" "}
@@ -121,7 +123,7 @@ export function BeforeStart({
             disabled={busy || stands === true}
             aria-label={`Agreed: ${consentName(subject)}`}
             sx={big}
-            onClick={() => agree(subject, true)}
+            onClick={() => agree(subject, true, seen)}
           >
             Agreed
           </Button>
@@ -130,7 +132,7 @@ export function BeforeStart({
             disabled={busy || stands === false}
             aria-label={`Not today: ${consentName(subject)}`}
             sx={big}
-            onClick={() => agree(subject, false)}
+            onClick={() => agree(subject, false, seen)}
           >
             Not today
           </Button>

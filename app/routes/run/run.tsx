@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import { data, redirect } from "react-router";
 import { boolean, object, string } from "yup";
 import type { Route } from "./+types/run";
-import { consentSchema } from "~app/routes/client/intake/consent/consent-form";
+import { consentSchema, seenSchema } from "~app/routes/client/intake/consent/consent-form";
 import type { Subject } from "~core/consent/consent";
 import { usualSchool } from "~core/screening/facts";
 import { acting } from "~core/screening/outcome";
@@ -83,6 +83,7 @@ const agreedSchema = object({
   id: string().uuid().required(),
   subject: string<Subject>().required(),
   given: boolean().required(),
+  seen: seenSchema,
 });
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";

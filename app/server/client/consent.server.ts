@@ -7,6 +7,8 @@ type Said = {
   visitId: string;
   subject: Subject;
   given: boolean;
+  /** The last word on it that was there when it was asked. */
+  seen: number;
   signedBy: string;
   signature: readonly Stroke[] | null;
 };

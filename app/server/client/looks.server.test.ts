@@ -11,6 +11,7 @@ import type { StationFelt } from "~core/light-touch/stations";
 import { saveStation } from "~data/findings";
 import { heardOf } from "./light.server";
 import { lookedBy, ownHands, ownLooks } from "./looks.server";
+import { Taken } from "~data/errors";
 import { tableOf } from "./table.server";
 
 let db: TestDatabase;
@@ -68,7 +69,7 @@ describe("second looks", () => {
     const of = layOrder(study).length;
     for (let item = 0; item < of; item++)
       await work((tx) => keepLayLook(tx, tomas, study, item, item % 2 === 0 ? 3 : -3));
-    await work((tx) => keepLayLook(tx, tomas, study, 0, 0));
+    await expect(work((tx) => keepLayLook(tx, tomas, study, 0, 0))).rejects.toThrow(Taken);
     const [kept] = await work((tx) => layLooks(tx, tomas));
     expect(kept!.grades.size).toBe(of);
     expect(kept!.grades.get(0)).toBe(3);

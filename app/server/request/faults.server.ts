@@ -1,5 +1,5 @@
 import { Busy } from "~data/lane";
-import { NotFound, Stale } from "~data/errors";
+import { NotFound, Stale, Taken } from "~data/errors";
 import { NotStored } from "~data/transaction";
 
 /** Seconds after which somebody who was told "not now" may ask again. */
@@ -46,6 +46,7 @@ export const isUnreachable = (error: unknown): boolean =>
 export function answerTo(error: unknown): Response | undefined {
   if (error instanceof NotFound) return new Response("Not found", { status: 404, statusText: error.what });
   if (error instanceof Stale) return new Response(error.message, { status: 409, statusText: "Changed elsewhere" });
+  if (error instanceof Taken) return Response.json({ error: error.message }, { status: 409 });
   if (error instanceof Busy)
     return Response.json({ error: "Too much is waiting at the moment. Try again in a few seconds." }, { status: 503 });
   if (full.has(codeOf(error)))
@@ -53,7 +54,8 @@ export function answerTo(error: unknown): Response | undefined {
       { error: "The server’s disk is full. Nothing was stored; free some space and send it again." },
       { status: 507 },
     );
-  if (error instanceof NotStored) return Response.json({ error: "Nothing was stored. Send it again." }, { status: 503 });
+  if (error instanceof NotStored)
+    return Response.json({ error: "Nothing was stored. Send it again." }, { status: 503 });
   if (isUnreachable(error)) return new Response("The database does not answer", { status: 503 });
   const code = codeOf(error);
   // text that is no id, no day, no number or no character PostgreSQL stores

@@ -106,7 +106,7 @@ describe("what is asked for", () => {
     expect(await inside(theirs, (tx) => jobsOf(tx, client.client))).toEqual([]);
     await expect(inside(theirs, (tx) => stop(tx, client.client, id))).rejects.toThrow("job not found");
     const other = await newClient();
-    await expect(send(other, whole, id)).rejects.toThrow("changed elsewhere");
+    await expect(send(other, whole, id)).rejects.toThrow("stored already");
     await expect(inside(mine, (tx) => stop(tx, other.client, id))).rejects.toThrow("job not found");
     // a client's pictures that go for good go with what waits
     await inside(mine, (tx) => deletePictures(tx, client.client));

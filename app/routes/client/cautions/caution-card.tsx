@@ -4,9 +4,10 @@ import TextField from "@mui/material/TextField";
 import { useEffect, useState } from "react";
 import { useFetcher } from "react-router";
 import { consequences } from "~core/screening/consequence";
-import { decisionFor, source, type Judged, type OutcomeKind } from "~core/screening/outcome";
+import { decisionFor, source, stateOf, type Judged, type OutcomeKind } from "~core/screening/outcome";
 import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
+import { useOwnId } from "~app/ui/use-own-id";
 import type { FieldErrors } from "~app/validation";
 
 export const kindWord: Record<OutcomeKind, string> = {
@@ -103,7 +104,8 @@ function DecisionForm({
   close: () => void;
 }) {
   const fetcher = useFetcher<{ ok?: boolean; errors?: FieldErrors }>();
-  const [id] = useState(() => crypto.randomUUID());
+  const idFor = useOwnId();
+  const [seen] = useState(() => stateOf(caution));
   const [values, setValues] = useState({ who: "", on: today, what: "" });
   const { data } = fetcher;
   useEffect(() => {
@@ -127,8 +129,9 @@ function DecisionForm({
       sx={{ mt: 1.5, display: "grid", gap: 1.5 }}
       onSubmit={(event) => {
         event.preventDefault();
+        const decided = { outcomeKey: caution.key, kind, seen, ...values };
         void fetcher.submit(
-          { id, outcomeKey: caution.key, kind, ...values },
+          { id: idFor(decided), ...decided },
           { method: "post", action: `/clients/${clientId}/cautions`, encType: "application/json" },
         );
       }}

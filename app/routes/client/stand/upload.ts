@@ -32,13 +32,9 @@ export async function action({ request, params, context }: Route.ActionArgs) {
     const { id, moment, view, standing = 1, stature = client.statureMm ?? 1700 } = value;
     const { stickLength, cameraDistance, cameraHeight, stickBehind = 0, stickHangs = false, dotted = false } = value;
     const noted = { stickLength, cameraDistance, cameraHeight, stickBehind, stickHangs, dotted };
-    if (!(await isTakenIn(tx, id, visit.id))) {
+    if (!(await isTakenIn(tx, { id, visitId: visit.id, moment, view, standing }))) {
       const about = { moment, view, standing, setup: { ...noted, stature } };
-      await ask(
-        tx,
-        { id, kind: "picture", clientId: client.id, visitId: visit.id, by: practitioner.id, about },
-        bytes,
-      );
+      await ask(tx, { id, kind: "picture", clientId: client.id, visitId: visit.id, by: practitioner.id, about }, bytes);
       // asked once for a set-up: the next picture starts from what was noted for this one
       await saveSettings(tx, practitioner.id, { setup: noted });
     }

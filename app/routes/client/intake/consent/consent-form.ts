@@ -1,4 +1,4 @@
-import { boolean, object, string } from "yup";
+import { boolean, number, object, string } from "yup";
 import { sensitiveAreas, type SensitiveArea, type Subject } from "~core/consent/consent";
 
 export const subjects: readonly Subject[] = [
@@ -9,6 +9,13 @@ export const subjects: readonly Subject[] = [
   ...(Object.keys(sensitiveAreas) as SensitiveArea[]).map((area) => `area ${area}` as const),
 ];
 
+/** The last word on the same matter that whoever answers has before their eyes; 0: none. */
+export const seenSchema = number()
+  .integer("Seen: a whole number.")
+  .min(0, "Seen: 0 or more.")
+  .max(Number.MAX_SAFE_INTEGER)
+  .required("Seen: say which answer was there before.");
+
 /** A consent as it is given or taken back: on screen with a signature, or by word of mouth. */
 export const consentSchema = object({
   id: string().uuid().required(),
@@ -17,6 +24,7 @@ export const consentSchema = object({
     .oneOf([...subjects], "Consent: “${value}” is not one we ask for.")
     .required(),
   given: boolean().required(),
+  seen: seenSchema,
   signedBy: string()
     .trim()
     .max(120, "Name: at most 120 characters.")

@@ -9,7 +9,9 @@ import type { Route } from "./+types/consent";
 import { ageOn } from "~core/client";
 import {
   areasIn,
+  contradiction,
   lawfulSignature,
+  saidOf,
   sensitiveAreas,
   stands,
   textFor,
@@ -17,6 +19,7 @@ import {
   type Stroke,
   type Subject,
 } from "~core/consent/consent";
+import { seenOf } from "~core/said";
 import { techniqueOf } from "~core/techniques/library";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
 import { agree } from "~app/server/client/consent.server";
@@ -26,6 +29,7 @@ import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import { WhenReady } from "~app/ui/when-ready";
 import { Signature, SignaturePad } from "~app/ui/signature-pad";
+import { useOwnId } from "~app/ui/use-own-id";
 import { validate, type FieldErrors } from "~app/validation";
 import { heard } from "~app/told";
 import { getClient } from "~data/clients";
@@ -96,9 +100,7 @@ export default function Consent({ loaderData: told }: Route.ComponentProps) {
       key={subject}
       subject={subject}
       state={stands(records, subject, visit.id)}
-      records={records.filter(
-        (record) => record.subject === subject && (!subject.startsWith("area ") || record.visitId === visit.id),
-      )}
+      records={saidOf(records, subject, visit.id)}
       visitId={visit.id}
       today={today}
       ask={() => setAsking(subject)}
@@ -128,6 +130,7 @@ export default function Consent({ loaderData: told }: Route.ComponentProps) {
           subject={asking}
           name={asking === "guardian" ? "" : name}
           visitId={visit.id}
+          seen={seenOf(saidOf(records, asking, visit.id))}
           close={() => setAsking(undefined)}
         />
       )}
@@ -151,7 +154,10 @@ function Row({
   ask: () => void;
 }) {
   const fetcher = useFetcher();
-  const last = records.at(-1);
+  const idFor = useOwnId();
+  const against = contradiction(records, subject, visitId);
+  const last = state === undefined ? undefined : records.findLast(({ given }) => given === state);
+  const withdraw = { visitId, subject, given: false, seen: seenOf(records) };
   return (
     <Box sx={(t) => ({ borderTop: `1px solid ${t.tokens.line}`, py: 1.5 })}>
       <Box sx={{ display: "flex", alignItems: "center", gap: 2, flexWrap: "wrap" }}>
@@ -181,16 +187,19 @@ function Row({
             disabled={fetcher.state !== "idle"}
             aria-label={`${state ? "Withdraw" : "Declined"}: ${subjectName(subject)}`}
             onClick={() =>
-              void fetcher.submit(
-                { id: crypto.randomUUID(), visitId, subject, given: false },
-                { method: "post", encType: "application/json" },
-              )
+              void fetcher.submit({ id: idFor(withdraw), ...withdraw }, { method: "post", encType: "application/json" })
             }
           >
             {state ? "Withdraw" : "Declined"}
           </Button>
         )}
       </Box>
+      {against && (
+        <Alert severity="warning" sx={{ mt: 1 }}>
+          Two answers that did not know of each other: {against.yes.by} recorded “agreed”, {against.no.by} “not agreed”
+          ({shortDay(against.no.at.slice(0, 10), today)}). Not agreed holds until it is settled: ask again.
+        </Alert>
+      )}
       {records.length > 0 && (
         <Box component="details" sx={{ mt: 0.5, fontSize: 13.5, color: "text.secondary" }}>
           <Box component="summary" sx={{ cursor: "pointer" }}>
@@ -212,26 +221,29 @@ function SignDialog({
   subject,
   name,
   visitId,
+  seen: shown,
   close,
 }: {
   subject: Subject;
   name: string;
   visitId: string;
+  seen: number;
   close: () => void;
 }) {
   const fetcher = useFetcher<{ ok?: boolean; errors?: FieldErrors }>();
-  const [id] = useState(() => crypto.randomUUID());
+  const idFor = useOwnId();
+  // what comes while this is open was not seen
+  const [seen] = useState(shown);
   const [signedBy, setSignedBy] = useState(name);
   const [strokes, setStrokes] = useState<Stroke[]>([]);
   const answer = fetcher.data;
   useEffect(() => {
     if (answer?.ok) close();
   }, [answer, close]);
-  const send = (given: boolean, signature: Stroke[] | null) =>
-    void fetcher.submit({ id, visitId, subject, given, signedBy, signature } as never, {
-      method: "post",
-      encType: "application/json",
-    });
+  const send = (given: boolean, signature: Stroke[] | null) => {
+    const said = { visitId, subject, given, seen, signedBy, signature };
+    void fetcher.submit({ id: idFor(said), ...said } as never, { method: "post", encType: "application/json" });
+  };
   const { text, version } = textFor(subject);
   const busy = fetcher.state !== "idle";
   return (

@@ -8,6 +8,7 @@ import { agoInWords } from "~core/screening/rough-date";
 import { entryTitle } from "~core/screening/screen";
 import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
+import { useOwnId } from "~app/ui/use-own-id";
 import type { FieldErrors } from "~app/validation";
 import type { HistoryVersion } from "~data/history";
 import { EntryForm } from "./entry-form";
@@ -135,12 +136,11 @@ export function EntryRow({
 
 function useChange(entry: { id: string; versionId: string }) {
   const fetcher = useFetcher<{ ok?: boolean; errors?: FieldErrors; stale?: boolean }>();
-  const [versionId] = useState(() => crypto.randomUUID());
-  const send = (change: Record<string, string>) =>
-    void fetcher.submit(
-      { entryId: entry.id, versionId, after: entry.versionId, ...change },
-      { method: "post", encType: "application/json" },
-    );
+  const idFor = useOwnId();
+  const send = (change: Record<string, string>) => {
+    const version = { entryId: entry.id, after: entry.versionId, ...change };
+    void fetcher.submit({ versionId: idFor(version), ...version }, { method: "post", encType: "application/json" });
+  };
   return { send, busy: fetcher.state !== "idle", answer: fetcher.data };
 }
 

@@ -10,12 +10,15 @@ export function AnswerRow({
   ask,
   note,
   value,
+  against,
   disabled,
   answer,
 }: {
   ask: string;
   note: string;
   value: Answer | undefined;
+  /** The answer that holds, with those that contradict it: given by people who did not know of each other. */
+  against: { answer: Answer; by: string; against: readonly { answer: Answer; by: string }[] } | undefined;
   disabled: boolean;
   answer: (answer: Answer) => void;
 }) {
@@ -43,6 +46,13 @@ export function AnswerRow({
       <Box>
         <Typography>{ask}</Typography>
         <Typography sx={{ fontSize: 13, color: "text.secondary" }}>{note}</Typography>
+        {against && against.against.length > 0 && (
+          <Typography role="alert" sx={(t) => ({ fontSize: 14, color: t.tokens.amber, mt: 0.5 })}>
+            Two answers that did not know of each other: {against.by} “{answerWord[against.answer]}”,{" "}
+            {against.against.map((each) => `${each.by} “${answerWord[each.answer]}”`).join(", ")}. “
+            {answerWord[against.answer]}” holds until one of you settles it: press the answer that is true.
+          </Typography>
+        )}
       </Box>
       <ToggleButtonGroup
         exclusive
@@ -51,7 +61,10 @@ export function AnswerRow({
         value={value ?? null}
         aria-label={ask}
         onKeyDown={onKey}
-        onChange={(_, chosen: Answer | null) => chosen && answer(chosen)}
+        onChange={(_, chosen: Answer | null) => {
+          // pressing what holds settles a contradiction, too
+          if (chosen ?? (against?.against.length && value)) answer((chosen ?? value)!);
+        }}
       >
         {answers.map((each) => (
           <ToggleButton

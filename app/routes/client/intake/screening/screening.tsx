@@ -16,6 +16,9 @@ import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import { validate, type FieldErrors } from "~app/validation";
 import { getClient } from "~data/clients";
+import { seenOf } from "~core/said";
+import { seenSchema } from "~app/routes/client/intake/consent/consent-form";
+import { useOwnId } from "~app/ui/use-own-id";
 import { handOver } from "~data/handovers";
 import { answersOf, recordAnswer } from "~data/screening";
 import { WhenReady } from "~app/ui/when-ready";
@@ -53,6 +56,7 @@ const answersSchema = object({
       answer: string<Answer>()
         .oneOf([...answers], "Answer: “${value}” is not yes, no or don’t know.")
         .required(),
+      seen: seenSchema,
     }),
   )
     .min(1)
@@ -70,8 +74,8 @@ export function action({ params, context }: Route.ActionArgs) {
     if (sent.intent === "hand-over") return { handed: await handOver(tx, practitioner.sessionId, client.id, visit.id) };
     const { value, errors } = await validate(answersSchema, sent);
     if (errors) return data({ errors }, { status: 400 });
-    for (const { id, question, answer } of value.answers)
-      await recordAnswer(tx, client.id, { id, question, answer, visitId: visit.id, by: practitioner.name });
+    for (const each of value.answers)
+      await recordAnswer(tx, client.id, { ...each, visitId: visit.id, by: practitioner.name });
     return { ok: true };
   });
 }
@@ -86,16 +90,19 @@ export default function Screening({ loaderData: told }: Route.ComponentProps) {
     // a whole new page: nothing of the record stays in this one's memory, or behind the back button
     if (handed) window.location.replace(`/handed/${handed}`);
   }, [handed]);
-  const send = (list: readonly (readonly [string, Answer])[]) =>
-    void submit(
-      {
-        visitId: visit.id,
-        answers: list.map(([question, each]) => ({ id: crypto.randomUUID(), question, answer: each })),
-      },
-      { method: "post", encType: "application/json" },
-    );
+  const idFor = useOwnId();
   const ofVisit = new Map(atVisit.map((each) => [each.question, each]));
   const ever = new Map(given.map((each) => [each.question, each]));
+  const send = (list: readonly (readonly [string, Answer])[]) => {
+    const said = list.map(([question, each]) => {
+      const before = ever.get(question);
+      return { question, answer: each, seen: seenOf(before ? [before, ...before.against] : []) };
+    });
+    void submit(
+      { visitId: visit.id, answers: said.map((each) => ({ id: idFor([visit.id, each]), ...each })) },
+      { method: "post", encType: "application/json" },
+    );
+  };
   const unaskedNow = rescreen.filter((question) => !ofVisit.has(question.key));
   const unasked = questions.filter((question) => !ever.has(question.key));
   const note = (key: string, among = ever) => {
@@ -130,6 +137,7 @@ export default function Screening({ loaderData: told }: Route.ComponentProps) {
           ask={question.ask}
           note={ofVisit.has(question.key) ? note(question.key, ofVisit) : "not asked for this visit"}
           value={ofVisit.get(question.key)?.answer}
+          against={ofVisit.get(question.key)}
           disabled={closed}
           answer={(each) => send([[question.key, each]])}
         />
@@ -173,6 +181,7 @@ export default function Screening({ loaderData: told }: Route.ComponentProps) {
           ask={question.ask}
           note={`${note(question.key)}${question.blocks === "cranial work" ? " · for cranial work" : ""}`}
           value={ever.get(question.key)?.answer}
+          against={ever.get(question.key)}
           disabled={closed}
           answer={(each) => send([[question.key, each]])}
         />
