@@ -20,6 +20,7 @@ const good = {
     visitId: id,
     subject: "general",
     given: true,
+    seen: 0,
     signedBy: "Una",
   },
   wishes: {

@@ -12,6 +12,7 @@ import { nonceContext } from "./nonce";
 import { Notices } from "./ui/notices";
 import { useReloadForUnknown } from "./ui/reload-for-unknown";
 import "./ui/plain.css";
+import { SignInAgain } from "./ui/sign-in-again";
 import { themes } from "./ui/theme";
 import { whenNeeded } from "./ui/when-needed";
 
@@ -69,6 +70,7 @@ function Themed({ children, dim }: { children: ReactNode; dim: boolean }) {
     <ThemeProvider themeId={THEME_ID} theme={themes[dim ? "dim" : "light"]}>
       <CssBaseline />
       <Notices>{children}</Notices>
+      <SignInAgain />
     </ThemeProvider>
   );
 }

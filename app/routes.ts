@@ -2,6 +2,7 @@ import { index, layout, prefix, route, type RouteConfig } from "@react-router/de
 
 export default [
   route("sign-in", "routes/sign-in/sign-in.tsx"),
+  route("sign-in/again", "routes/sign-in/again.ts"),
   layout("routes/frame/frame.tsx", [
     index("routes/today/today.tsx"),
     route("clients", "routes/clients/clients.tsx"),

@@ -15,6 +15,7 @@ import { log, withoutWords } from "~app/server/request/log.server";
 import { closePool } from "~app/server/request/database.server";
 import { enter } from "~app/server/request/enter.server";
 import { closeReady, isDraining, isReady } from "~app/server/request/ready.server";
+import { overTls } from "~app/server/request/session.server";
 import { requestContext, type RequestNotes } from "~app/server/request/request.server";
 import { trustedProxies } from "~app/server/request/trusted-proxies";
 
@@ -32,6 +33,9 @@ export const app = express();
 app.disable("x-powered-by");
 app.set("trust proxy", trustedProxies(process.env.TRUST_PROXY));
 
+/** Whether a proxy has been seen: said once. */
+let proxied = false;
+
 app.use((request, response, next) => {
   const notes: RequestNotes = { id: randomUUID(), address: request.ip ?? "unknown" };
   response.locals.notes = notes;
@@ -40,7 +44,13 @@ app.use((request, response, next) => {
   response.setHeader("X-Content-Type-Options", "nosniff");
   response.setHeader("Referrer-Policy", "same-origin");
   response.setHeader("Cross-Origin-Resource-Policy", "same-origin");
-  if (request.secure) response.setHeader("Strict-Transport-Security", "max-age=31536000");
+  const forwarded = request.get("x-forwarded-proto");
+  if (overTls(request.protocol, forwarded)) response.setHeader("Strict-Transport-Security", "max-age=31536000");
+  if (!proxied && forwarded) {
+    proxied = true;
+    if (!process.env.TRUST_PROXY)
+      log.warn("a proxy stands before this process and TRUST_PROXY is unset: everybody counts as one address");
+  }
   // whatever answers 503, in whichever layer, says when to come again
   const writeHead = response.writeHead.bind(response) as (...all: unknown[]) => typeof response;
   response.writeHead = ((...all: unknown[]) => {

@@ -1,6 +1,7 @@
 import { addOnce } from "./add-once";
 import type { Tx } from "./database";
-import { NotFound } from "./errors";
+import { NotFound, Taken } from "./errors";
+import { isDeepStrictEqual } from "node:util";
 import type { SeriesSettings, StoredPlan } from "./series";
 
 /** A plan kept beside the one in force. */
@@ -43,7 +44,15 @@ export async function keepNamed(tx: Tx, clientId: string, named: Omit<NamedPlan,
   // two tabs that both find room do not both fill it
   await tx("client").where({ id: clientId }).forUpdate().first("id");
   const there = await namedPlansOf(tx, clientId);
-  if (there.length >= mostNamed && !there.some(({ id }) => id === named.id)) throw new TooMany();
+  // targets and the time it was solved are the server's: whoever sends it again has the same sessions
+  const told = ({ name, template, settings, plan }: Omit<NamedPlan, "at">) =>
+    JSON.parse(JSON.stringify([name, template, settings, plan.sessions])) as unknown;
+  const same = there.find(({ id }) => id === named.id);
+  if (same) {
+    if (isDeepStrictEqual(told(same), told(named))) return;
+    throw new Taken("this plan");
+  }
+  if (there.length >= mostNamed) throw new TooMany();
   const { id, name, template, settings, plan } = named;
   const values = {
     client_id: clientId,

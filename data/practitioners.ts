@@ -8,6 +8,7 @@ import { isDeepStrictEqual } from "node:util";
 import { Overtaken } from "./errors";
 import { bound, inPractice, prove, withProof, type Tx } from "./database";
 import type { Handover } from "./handovers";
+import { inTransaction } from "./transaction";
 import { Lane } from "./lane";
 
 /** How the camera is usually set up, in mm: asked once, noted with every picture. */
@@ -97,7 +98,14 @@ export const throttleKey = (what: "email" | "device" | "address" | "own", whose:
  */
 export async function signIn(
   db: Knex,
-  asked: { email: string; password: string; address: string; device?: string | undefined },
+  asked: {
+    email: string;
+    password: string;
+    address: string;
+    device?: string | undefined;
+    /** Token of the session this browser had before: it ends with the new one's beginning. */
+    replaces?: string | undefined;
+  },
   wait: (seconds: number) => Promise<unknown> = pause,
 ): Promise<SignIn> {
   const email = asked.email.trim().toLowerCase();
@@ -119,6 +127,7 @@ export async function signIn(
   if (!row || !right) return { kind: "refused" };
   await forget(db, own);
   if (!known) await giveBack(db, address);
+  if (asked.replaces) await endSession(db, asked.replaces);
   const token = randomBytes(32).toString("base64url");
   const device = known ? asked.device! : randomBytes(32).toString("base64url");
   await inPractice(db, row.practice_id, async (tx) => {
@@ -138,6 +147,13 @@ export async function signIn(
   });
   return { kind: "signed-in", token, device };
 }
+
+/** Ends the session of whoever carries a token, in whichever practice. */
+const endSession = (db: Knex, token: string): Promise<void> =>
+  inTransaction(db, async (trx) => {
+    const entered = await enterSession(trx, token);
+    if (entered) await signOut(entered.tx, token);
+  });
 
 /** Under which a session shows itself to whoever carries its token. */
 export const proofOfToken = (token: string): string => sha256(token);

@@ -41,7 +41,9 @@ describe("clients", () => {
     const id = randomUUID();
     await work((tx) => createClient(tx, id, { ...draft, name: "Twice" }));
     await work((tx) => createClient(tx, id, { ...draft, name: "Twice" }));
-    await expect(work((tx) => createClient(tx, id, { ...draft, name: "Twice again" }))).rejects.toThrow("stored already");
+    await expect(work((tx) => createClient(tx, id, { ...draft, name: "Twice again" }))).rejects.toThrow(
+      "stored already",
+    );
     expect(
       await work(async (tx) => (await listClients(tx, { search: "twice" })).clients.map((client) => client.name)),
     ).toEqual(["Twice"]);

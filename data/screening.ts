@@ -9,17 +9,16 @@ import type { Tx } from "./database";
 export type RecordedAnswer = GivenAnswer & Said & { by: string };
 
 /**
- * What stands of the answers to each question, and who gave it; of one visit alone, or until a moment (ISO), when given.
+ * What stands of the answers to each question, and who gave it; of one visit alone when given.
  * Where several were given without knowing of each other, the strictest, with the others beside it.
  */
 export async function answersOf(
   tx: Tx,
   clientId: string,
-  { visitId, until }: { visitId?: string | undefined; until?: string | undefined } = {},
+  { visitId }: { visitId?: string | undefined } = {},
 ): Promise<(RecordedAnswer & { against: RecordedAnswer[] })[]> {
   const said = tx("screening_answer")
     .where({ client_id: clientId, ...(visitId === undefined ? {} : { visit_id: visitId }) })
-    .modify((query) => until !== undefined && void query.where("created_at", "<=", until))
     // the rule of `standing`, where a long record is not brought here to be looked through
     .select("*", tx.raw("max(least(coalesce(seen, seq - 1), seq - 1)) over (partition by question) as answered"));
   const rows = await tx

@@ -1,6 +1,6 @@
 import { useLocation } from "react-router";
 import { createContext, lazy, Suspense, useCallback, useContext, useEffect, useState, type ReactNode } from "react";
-import { unsent } from "./keep-typed";
+import { notKept, type NotKept } from "./keep-typed";
 import type { Notice, Options } from "./notice";
 import { onOtherTabs } from "./other-tabs";
 
@@ -49,12 +49,12 @@ export function Notices({ children }: { children: ReactNode }) {
     if (!signingIn) void Promise.all([drawing(), import("./fault-page")]).catch(() => undefined);
   }, [signingIn]);
   useEffect(() => {
-    const lost = () =>
-      notify("No connection: nothing was saved, and nothing you typed is lost. Try again when it is back.", {
-        severity: "error",
-      });
-    window.addEventListener(unsent, lost);
-    return () => window.removeEventListener(unsent, lost);
+    const lost = (event: Event) => {
+      const { why, again } = (event as NotKept).detail;
+      notify(why, { severity: "error", ...(again && { again: () => window.location.reload() }) });
+    };
+    window.addEventListener(notKept, lost);
+    return () => window.removeEventListener(notKept, lost);
   }, [notify]);
   useEffect(
     () =>

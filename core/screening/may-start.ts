@@ -2,17 +2,20 @@ import type { Outcome } from "./outcome";
 import { questions } from "./questions";
 
 /** One thing that stands between a client and hands-on work today, and where it is settled. */
-export type Obstacle = { settle: "screening" | "consent" | "path"; sentence: string };
+export type Obstacle = { settle: "screening" | "consent" | "path" | "table"; sentence: string };
 
 /**
  * What has to be settled before a session may start. Never asked is not the same as no: the refer-first questions have
- * to be answered, general consent has to stand, and a minor's guardian has to have consented. Common practice.
+ * to be answered, general consent has to stand, a minor's guardian has to have consented, and what changed since has to
+ * be asked for at every visit (it is settled at the table). Common practice.
  */
 export function obstacles(state: {
   /** Cautions that act today. */
   cautions: readonly Outcome[];
   /** Keys of the questions that were ever answered. */
   answered: ReadonlySet<string>;
+  /** Whether it was asked, for this visit, what changed since the last time. */
+  askedAgain: boolean;
   /** Whether these consents stand: undefined when never asked. */
   general: boolean | undefined;
   guardian: boolean | undefined;
@@ -35,6 +38,8 @@ export function obstacles(state: {
           ? "The screening questions were not asked yet."
           : `${open} of ${questions.length} screening questions were not asked yet.`,
     });
+  if (open === 0 && !state.askedAgain)
+    found.push({ settle: "table", sentence: "What changed since last time was not asked for this visit yet." });
   if (state.general !== true)
     found.push({
       settle: "consent",

@@ -74,7 +74,7 @@ it("acts from its first day up to the day before its last", () => {
 
 describe("what stands before a session", () => {
   const all = new Set(questions.map((question) => question.key));
-  const clear = { cautions: [], answered: all, general: true, guardian: undefined, broken: [] };
+  const clear = { cautions: [], answered: all, askedAgain: true, general: true, guardian: undefined, broken: [] };
   const settle = (change: Partial<Parameters<typeof obstacles>[0]>) =>
     obstacles({ ...clear, ...change }).map((each) => each.settle);
 
@@ -97,6 +97,12 @@ describe("what stands before a session", () => {
     expect(obstacles({ ...clear, answered: new Set([...all].slice(2)) })[0]!.sentence).toBe(
       `2 of ${questions.length} screening questions were not asked yet.`,
     );
+  });
+
+  it("is what changed, which is asked for at every visit", () => {
+    expect(settle({ askedAgain: false })).toEqual(["table"]);
+    // while the first questions are open, those come first
+    expect(settle({ askedAgain: false, answered: new Set() })).toEqual(["screening"]);
   });
 
   it("is consent that is missing or withdrawn", () => {

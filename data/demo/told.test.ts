@@ -67,6 +67,7 @@ describe("what the demo's people told", () => {
         obstacles({
           cautions,
           answered: new Set(answers.map((answer) => answer.question)),
+          askedAgain: true,
           general: stands(consents, "general", open.id),
           guardian: stands(consents, "guardian", open.id),
           broken: [],

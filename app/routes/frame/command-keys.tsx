@@ -1,5 +1,5 @@
 import { useEffect, useState, type ComponentType } from "react";
-import { unsent } from "~app/ui/keep-typed";
+import { notKept } from "~app/ui/keep-typed";
 
 type Box = ComponentType<{ open: "jump" | "keys"; close: () => void }>;
 
@@ -12,7 +12,10 @@ export function CommandKeys() {
       setOpen(what);
       import("./command-box").then(
         (loaded) => setBox(() => loaded.default),
-        () => window.dispatchEvent(new Event(unsent)),
+        () =>
+          window.dispatchEvent(
+            new CustomEvent(notKept, { detail: { why: "No connection: this opens when it is back." } }),
+          ),
       );
     };
     const onKey = (event: KeyboardEvent) => {

@@ -14,6 +14,7 @@ export function loader({ context }: Route.LoaderArgs) {
   return {
     practitioner: {
       name: practitioner.name,
+      email: practitioner.email,
       practiceName: practitioner.practiceName,
       settings: practitioner.settings,
     },

@@ -13,6 +13,7 @@ import { usePressed } from "~app/routes/client/table/use-pressed";
 import { Box, Typography } from "~app/ui/box";
 import { BeforeStart } from "./before-start";
 import { RunHead } from "./run-head";
+import { SetAside } from "~app/ui/set-aside";
 import { useEvents } from "./use-events";
 import { useScreenAwake } from "./use-screen-awake";
 
@@ -41,7 +42,7 @@ export function ArcRun({
   planned: PlannedSession;
   arc: ArcOfVisit;
 } & Omit<ComponentProps<typeof RunHead>, "ordinal" | "unsent" | "children"> &
-  Pick<ComponentProps<typeof BeforeStart>, "steps" | "asked" | "leftOut" | "obstacles" | "rescreened">) {
+  Pick<ComponentProps<typeof BeforeStart>, "steps" | "asked" | "leftOut" | "obstacles">) {
   const session = useEvents(visit.id, stored);
   const table = usePressed(client.id, visit.id, arc.events);
   const state = useMemo(() => foldRun(session.events), [session.events]);
@@ -68,15 +69,14 @@ export function ArcRun({
           client={client}
           cautions={cautions}
           pauseWord={pauseWord}
-          unsent={{ online: session.online && table.online, count: session.unsent + table.unsent }}
+          unsent={{
+            reach: session.reach === "reached" ? table.reach : session.reach,
+            count: session.unsent + table.unsent,
+          }}
         >
           {open && state.startedAt !== undefined && <Clock since={new Date(state.startedAt).toISOString()} />}
         </RunHead>
-        {session.refused && (
-          <Typography role="alert" sx={{ fontSize: 24, mt: 2, color: "warning.main" }}>
-            The session was not started: {session.refused}
-          </Typography>
-        )}
+        <SetAside log={session} size={22} />
       </Box>
       {state.phase === "not started" ? (
         <Box sx={{ p: { xs: 2, md: 4 }, flex: 1 }}>

@@ -9,7 +9,7 @@ import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import { useOwnId } from "~app/ui/use-own-id";
 
-const place: Record<Obstacle["settle"], { name: string; path: string }> = {
+const place: Record<Exclude<Obstacle["settle"], "table">, { name: string; path: string }> = {
   screening: { name: "Go to screening", path: "intake/screening" },
   consent: { name: "Go to consent", path: "intake/consent" },
   path: { name: "Solve again", path: "path" },
@@ -24,8 +24,7 @@ export function BeforeStart({
   steps,
   asked,
   leftOut,
-  obstacles,
-  rescreened,
+  obstacles: all,
   otherDay,
   keys = "The clock starts when you do. Four keys do everything: right arrow goes on, left arrow back, S skips, N takes a note.",
 }: {
@@ -35,7 +34,6 @@ export function BeforeStart({
   asked: TableList["asked"];
   leftOut: readonly string[];
   obstacles: readonly Obstacle[];
-  rescreened: boolean;
   /** How it is worked once the clock runs. */
   keys?: string;
   /** Set when the visit is planned for another day than this one. */
@@ -48,6 +46,8 @@ export function BeforeStart({
     void fetcher.submit({ id: idFor(body), ...body }, { method: "post", encType: "application/json" });
   const agree = (subject: Subject, given: boolean, seen: number) => send({ subject, given, seen });
   const link = (path: string) => `/clients/${clientId}/${path}?visit=${visit.ordinal}`;
+  /** What is settled elsewhere; the rest is asked here. */
+  const obstacles = all.flatMap(({ settle, sentence }) => (settle === "table" ? [] : [{ settle, sentence }]));
   if (obstacles.length > 0)
     return (
       <Box sx={{ gridColumn: "1 / -1", maxWidth: 900 }}>
@@ -97,7 +97,7 @@ export function BeforeStart({
           </Button>
         </Box>
       )}
-      {!rescreened && (
+      {all.length > 0 && (
         <Box sx={{ display: "flex", gap: 2, alignItems: "center", mt: 2.5, flexWrap: "wrap" }}>
           <Typography sx={{ fontSize: 24, flex: 1, minWidth: 340 }}>
             New injury, illness, medication, numbness or sore skin since last time?

@@ -7,9 +7,46 @@ import { Box } from "~app/ui/box";
 /** As long as the server takes one. */
 const most = 4000;
 
-/** A note to the step at hand; Enter keeps it. */
-export function NoteDialog({ close, save }: { close: () => void; save: (text: string) => void }) {
-  const [text, setText] = useState("");
+/** A note that was begun and not kept yet, in this browser: put aside, it goes on where it was left. */
+const begun = (visitId: string) => ({
+  key: `ember-note-${visitId}`,
+  get text() {
+    try {
+      return localStorage.getItem(this.key) ?? "";
+    } catch {
+      return "";
+    }
+  },
+  keep(text: string) {
+    try {
+      if (text) localStorage.setItem(this.key, text);
+      else localStorage.removeItem(this.key);
+    } catch {
+      // switched off: it stands here as long as the page does
+    }
+  },
+});
+
+/** A note to the step at hand; Enter keeps it. Put aside with Escape or “Later”, what was typed stands here the next time. */
+export function NoteDialog({
+  visitId,
+  close,
+  save: keep,
+}: {
+  visitId: string;
+  close: () => void;
+  save: (text: string) => void;
+}) {
+  const draft = begun(visitId);
+  const [text, set] = useState(() => draft.text);
+  const setText = (next: string) => {
+    set(next);
+    draft.keep(next);
+  };
+  const save = (note: string) => {
+    draft.keep("");
+    keep(note);
+  };
   const tooLong = text.trim().length > most;
   return (
     <Dialog open onClose={close} fullWidth maxWidth="sm" slotProps={{ paper: { "aria-label": "Note" } }}>
@@ -50,7 +87,7 @@ export function NoteDialog({ close, save }: { close: () => void; save: (text: st
             Keep note
           </Button>
           <Button variant="outlined" onClick={close} sx={{ minHeight: 64, fontSize: 22, flex: 1 }}>
-            Cancel
+            Later
           </Button>
         </Box>
       </Box>

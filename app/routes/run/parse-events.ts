@@ -42,6 +42,8 @@ export function parseEvent(value: unknown): SessionEvent | Refused {
   try {
     return { id, at, kind, body: schema.validateSync(body, { stripUnknown: true }) } as SessionEvent;
   } catch (error) {
+    // a schema trims what it takes for text: a list in its place is no fault of ours
+    if (error instanceof TypeError) return { id, reason: "Event: its content is of another kind than is needed." };
     if (!(error instanceof ValidationError)) throw error;
     return { id, reason: `Event: ${error.path || "its content"} is not well formed.` };
   }

@@ -1,5 +1,14 @@
 import type { ReactNode } from "react";
+import { Button } from "~app/ui/button";
+import { askToSignIn } from "~app/ui/signed-in";
+import type { Reach } from "~app/ui/use-outbox";
 import { Box, Typography } from "~app/ui/box";
+
+const why: Record<Exclude<Reach, "reached">, string> = {
+  "no network": "no connection",
+  "not now": "the server cannot take it just now",
+  "signed out": "your sign-in has ended",
+};
 
 /** Above every run: whose visit it is, what must not be forgotten, the time, and whether everything is kept. */
 export function RunHead({
@@ -16,7 +25,7 @@ export function RunHead({
   client: { id: string; name: string; pressureCeiling: number };
   cautions: readonly string[];
   pauseWord: string;
-  unsent: { online: boolean; count: number };
+  unsent: { reach: Reach; count: number };
   /** The clock. */
   children: ReactNode;
 }) {
@@ -41,10 +50,15 @@ export function RunHead({
       )}
       <Box sx={{ flex: 1 }} />
       {children}
-      {(!unsent.online || unsent.count > 0) && (
+      {(unsent.reach !== "reached" || unsent.count > 0) && (
         <Typography role="status" sx={{ fontSize: 22, color: "warning.main" }}>
-          {unsent.online ? "saving" : `no connection, ${unsent.count} kept here`}
+          {unsent.reach === "reached" ? "saving" : `${why[unsent.reach]}, ${unsent.count} kept here`}
         </Typography>
+      )}
+      {unsent.reach === "signed out" && (
+        <Button variant="outlined" onClick={() => void askToSignIn()} sx={{ minHeight: 64, fontSize: 22, px: 3 }}>
+          Sign in again
+        </Button>
       )}
     </Box>
   );

@@ -15,7 +15,9 @@ import { HoldRing } from "./hold-ring";
 import { NoteDialog } from "./note-dialog";
 import { RunBar } from "./run-bar";
 import { RunHead } from "./run-head";
+import { SetAside } from "~app/ui/set-aside";
 import { useEvents } from "./use-events";
+import { useFreeKeys } from "~app/ui/use-free-keys";
 import { useScreenAwake } from "./use-screen-awake";
 
 const sideWord = { L: "Left side", R: "Right side", mid: "" } as const;
@@ -48,8 +50,9 @@ export function RunSheet({
   cues: Record<string, Cues>;
   /** Places that are out for this client today. */
   out: readonly OnPlace[];
-} & Pick<ComponentProps<typeof BeforeStart>, "asked" | "leftOut" | "obstacles" | "rescreened">) {
-  const { events, add, online, unsent, refused } = useEvents(visit.id, stored);
+} & Pick<ComponentProps<typeof BeforeStart>, "asked" | "leftOut" | "obstacles">) {
+  const log = useEvents(visit.id, stored);
+  const { events, add } = log;
   const state = useMemo(() => foldRun(events), [events]);
   const [now, setNow] = useState<number | undefined>();
   const [noting, setNoting] = useState(false);
@@ -62,6 +65,7 @@ export function RunSheet({
     return () => window.clearInterval(timer);
   }, []);
   useScreenAwake();
+  useFreeKeys();
 
   const blocked =
     state.phase === "not started" && (before.obstacles.length > 0 || steps.length === 0 || (otherDay && !dayAgreed));
@@ -130,7 +134,7 @@ export function RunSheet({
         client={client}
         cautions={cautions}
         pauseWord={pauseWord}
-        unsent={{ online, count: unsent }}
+        unsent={{ reach: log.reach, count: log.unsent }}
       >
         <Typography sx={{ fontSize: 22, color: "text.secondary" }} suppressHydrationWarning>
           {words(left)} left
@@ -142,11 +146,7 @@ export function RunSheet({
         )}
       </RunHead>
 
-      {refused && (
-        <Typography role="alert" sx={{ fontSize: 24, mt: 2, color: "warning.main" }}>
-          The session was not started: {refused}
-        </Typography>
-      )}
+      <SetAside log={log} size={22} />
       <Box
         sx={{
           flex: 1,
@@ -362,6 +362,7 @@ export function RunSheet({
       />
       {noting && (
         <NoteDialog
+          visitId={visit.id}
           close={() => setNoting(false)}
           save={(text) => {
             add({ kind: "note", body: { step: Math.min(step, state.steps.length - 1), text } });

@@ -53,9 +53,8 @@ export function loader({ params, context }: Route.LoaderArgs) {
     const list = tableList(planned ?? { steps: [] }, await consentsOf(tx, client.id), visit.id);
     const started = events.find((event) => event.kind === "started");
     const techniques = new Set([...list.steps, ...(started?.body.steps ?? [])].map((step) => step.technique));
-    const answered = await answersOf(tx, client.id, { visitId: visit.id });
     return {
-      practitioner: { settings: practitioner.settings },
+      practitioner: { name: practitioner.name, email: practitioner.email, settings: practitioner.settings },
       library: ownInUse(),
       visit,
       today: today(),
@@ -68,7 +67,6 @@ export function loader({ params, context }: Route.LoaderArgs) {
       ...list,
       events,
       obstacles: started ? [] : await obstaclesOf(tx, client, visit, judged),
-      rescreened: rescreen.every((question) => answered.some((each) => each.question === question.key)),
       pauseWord: (await preferencesOf(tx, client.id)).pauseWord,
       cautions: [...new Set(cautions.filter((each) => each.origin !== "setting").map((each) => each.title))],
       out: placesOut(cautions),

@@ -3,17 +3,15 @@ import InputLabel from "@mui/material/InputLabel";
 import OutlinedInput, { type OutlinedInputProps } from "@mui/material/OutlinedInput";
 import { styled, useTheme } from "@mui/material/styles";
 import { data, Form, redirect, useNavigation } from "react-router";
-import { object, string } from "yup";
 import type { Route } from "./+types/sign-in";
-import { readBody } from "~app/server/request/body.server";
 import { database } from "~app/server/request/database.server";
 import { answering } from "~app/server/request/faults.server";
-import { notesOf } from "~app/server/request/request.server";
-import { deviceCookie, deviceOf, sessionCookie, tokenOf } from "~app/server/request/session.server";
+import { tokenOf } from "~app/server/request/session.server";
+import { enterWith } from "~app/server/request/sign-in.server";
 import { Alert } from "~app/ui/alert";
 import { Box, Typography } from "~app/ui/box";
 import { Mark } from "~app/ui/mark";
-import { isSignedIn, signIn } from "~data/practitioners";
+import { isSignedIn } from "~data/practitioners";
 
 export const meta: Route.MetaFunction = () => [{ title: "Sign in · Ember Path" }];
 
@@ -26,34 +24,10 @@ export async function loader({ request }: Route.LoaderArgs) {
   return { demo: process.env.EMBER_DEMO === "1" };
 }
 
-const schema = object({
-  email: string()
-    .trim()
-    .required("E-mail: type the address you sign in with.")
-    .max(320, "E-mail: at most 320 characters."),
-  password: string().required("Password: type your password.").max(1000, "Password: at most 1000 characters."),
-});
-
 export async function action({ request, context }: Route.ActionArgs) {
-  const form = (await readBody(request)).fields;
-  const email = String(form.email ?? "");
-  const parsed = await schema.validate(form).catch((error: Error) => error);
-  if (parsed instanceof Error) return data({ email, error: parsed.message }, { status: 400 });
-  const { address } = notesOf(context);
-  const device = deviceOf(request);
-  const result = await answering(() => signIn(database(), { ...parsed, address, device }));
-  if (result.kind === "throttled")
-    return data({ email, error: `Too many attempts. Wait ${result.minutes} minutes and try again.` }, { status: 429 });
-  if (result.kind === "refused")
-    return data(
-      { email, error: "That e-mail and password do not belong together. Check both and try again." },
-      { status: 401 },
-    );
-  const next = inside(new URL(request.url).searchParams.get("next"));
-  const headers = new Headers();
-  headers.append("Set-Cookie", sessionCookie(request, result.token));
-  headers.append("Set-Cookie", deviceCookie(request, result.device));
-  return redirect(next, { headers });
+  const { email, error, status, headers } = await enterWith(request, context);
+  if (error !== undefined) return data({ email, error }, { status });
+  return redirect(inside(new URL(request.url).searchParams.get("next")), { headers });
 }
 
 export default function SignIn({ loaderData, actionData }: Route.ComponentProps) {

@@ -7,8 +7,10 @@ import { consentsOf } from "~data/consents";
 import type { Tx } from "~data/database";
 import type { Practitioner } from "~data/practitioners";
 import type { Visit } from "~data/visits";
-import { obstaclesOf } from "./may-start.server";
-import { dayOfVisit, judgedOf } from "./screening.server";
+import { today } from "~app/server/today.server";
+import { hasStarted } from "~data/session-events";
+import { inTheWay } from "./may-start.server";
+import { judgedOf } from "./screening.server";
 
 /** What stands in the way of light touch at a visit: of all of it, of holds by their technique, of unwinding by part. */
 export type LightGate = {
@@ -24,10 +26,10 @@ export async function lightGateOf(
   practitioner: Pick<Practitioner, "settings">,
 ): Promise<LightGate> {
   const judged = await judgedOf(tx, client, practitioner);
-  const cautions = acting(judged, dayOfVisit(visit));
+  const cautions = acting(judged, today());
   const consent = stands(await consentsOf(tx, client.id), "unwinding", visit.id);
   return {
-    all: visit.status === "planned" ? (await obstaclesOf(tx, client, visit, judged))[0]?.sentence : undefined,
+    all: (await hasStarted(tx, visit.id)) ? undefined : await inTheWay(tx, client, visit, judged),
     holds: arcGate(cautions),
     unwinding: Object.fromEntries(
       unwound.flatMap((part) => {

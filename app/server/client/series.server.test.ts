@@ -142,10 +142,12 @@ it("a series of another practice is not found", async () => {
   await db.within(db.practices[1], async (tx) => {
     await expect(seriesView(tx, odile, id)).rejects.toThrow();
     expect(await seriesOf(tx, id)).toBeUndefined();
-    await expect(
-      saveSeries(tx, { id: randomUUID(), clientId: id, template: "three-step", settings, plan: null, version: 0 }),
-    ).rejects.toThrow();
   });
+  await expect(
+    db.within(db.practices[1], (tx) =>
+      saveSeries(tx, { id: randomUUID(), clientId: id, template: "three-step", settings, plan: null, version: 0 }),
+    ),
+  ).rejects.toThrow();
 });
 
 describe("plans side by side", () => {
@@ -236,7 +238,7 @@ describe("plans side by side", () => {
     await work((tx) => keepCopy(tx, mine, "Mine", planId));
     await expect(work((tx) => takeNamed(tx, odile, other, { id: planId, version: 1 }))).rejects.toThrow();
     await expect(work((tx) => dropBeside(tx, other, { id: planId }))).rejects.toThrow();
-    await work((tx) => keepCopy(tx, other, "Under the same id", planId));
+    await expect(work((tx) => keepCopy(tx, other, "Under the same id", planId))).rejects.toThrow("stored already");
     expect((await view(mine)).named.map(({ name }) => name)).toEqual(["Mine"]);
     expect((await view(other)).named).toEqual([]);
     await db.within(db.practices[1], async (tx) => {

@@ -6,11 +6,10 @@ import type { Tx } from "~data/database";
 import { eventsOfVisits } from "~data/session-events";
 import type { Visit } from "~data/visits";
 
-/** What was moved at each of a client's visits; pressed until a moment (ISO), when given. */
+/** What was moved at each of a client's visits. */
 export async function movedOf(
   tx: Tx,
   visits: readonly Visit[],
-  until?: string,
 ): Promise<{ visit: number; on: string; ranges: Taken[]; edges: EdgeTaken[] }[]> {
   const logs = await eventsOfVisits(
     tx,
@@ -19,7 +18,7 @@ export async function movedOf(
     ["range", "edge"],
   );
   return visits.flatMap(({ id, ordinal, onDate }) => {
-    const events = (logs.get(id) ?? []).filter(({ at }) => !until || at <= until);
+    const events = logs.get(id) ?? [];
     const [ranges, edges] = [rangesAfter(events), edgesAfter(events)];
     return ranges.length + edges.length > 0 ? [{ visit: ordinal, on: onDate, ranges, edges }] : [];
   });

@@ -1,9 +1,11 @@
+import { unstorable } from "~app/storable";
+
 /** What may be sent: how much of it, and for how long it may take to arrive. The longest first address that fits counts. */
 const rules: { path: RegExp; most: number; seconds: number; what?: string }[] = [
   { path: /^\/clients\/[^/]+\/photos\/upload$/, most: 25 * 1024 * 1024, seconds: 180, what: "The file" },
   { path: /^\/(run\/[^/]+\/events|clients\/[^/]+\/table\/[^/]+)$/, most: 1024 * 1024, seconds: 30 },
   { path: /^\/library\/import$/, most: 2 * 1024 * 1024, seconds: 30, what: "The file" },
-  { path: /^\/sign-in$/, most: 8 * 1024, seconds: 15 },
+  { path: /^\/sign-in(\/again)?$/, most: 8 * 1024, seconds: 15 },
   { path: /./, most: 256 * 1024, seconds: 30 },
 ];
 
@@ -22,11 +24,19 @@ export class Body {
     private readonly parsed: unknown,
   ) {}
 
-  /** A JSON value of any shape; anything else is answered 415. */
+  /** A JSON value of any shape, for what is judged piece by piece; anything else is answered 415. */
   get json(): unknown {
     if (this.type !== "application/json")
       throw refuse(415, "This address takes JSON: send it as application/json. Nothing was stored.");
     return this.parsed;
+  }
+
+  /** A JSON list of at most `most` items of any shape, for what is judged item by item. */
+  list(most: number): unknown[] {
+    const value = this.json;
+    if (!Array.isArray(value)) throw refuse(400, "A list is needed. Nothing was stored.");
+    if (value.length > most) throw refuse(413, `At most ${most} at a time, got ${value.length}. Nothing was stored.`);
+    return value as unknown[];
   }
 
   /** The fields of a form or of a JSON object. */
@@ -34,6 +44,8 @@ export class Body {
     const value = this.type === "application/x-www-form-urlencoded" ? this.parsed : this.json;
     if (typeof value !== "object" || value === null || Array.isArray(value))
       throw refuse(400, "A JSON object with named fields is needed. Nothing was stored.");
+    const fault = unstorable(value);
+    if (fault) throw refuse(400, `${fault} Nothing was stored.`);
     return value as Record<string, unknown>;
   }
 }

@@ -21,8 +21,15 @@ const cookieOf = (request: Request, name: string): string | undefined =>
 export const tokenOf = (request: Request) => cookieOf(request, cookieName);
 export const deviceOf = (request: Request) => cookieOf(request, deviceName);
 
+/**
+ * Whether a browser reached us by TLS. Here a proxy's word counts even where nobody said that it is believed: who says so
+ * wrongly only has their own browser keep the cookie back.
+ */
+export const overTls = (protocol: string, forwarded: string | null | undefined): boolean =>
+  protocol.startsWith("https") || (forwarded ?? "").split(",")[0]!.trim() === "https";
+
 const cookie = (request: Request, name: string, value: string, maxAge: number) => {
-  const secure = new URL(request.url).protocol === "https:" ? "; Secure" : "";
+  const secure = overTls(new URL(request.url).protocol, request.headers.get("x-forwarded-proto")) ? "; Secure" : "";
   return `${name}=${value}; Path=/; HttpOnly; SameSite=Lax; Max-Age=${maxAge}${secure}`;
 };
 export const sessionCookie = (request: Request, token: string) =>
@@ -33,7 +40,14 @@ export const deviceCookie = (request: Request, device: string) => cookie(request
 
 const pathOf = (request: Request) => new URL(request.url).pathname.replace(/\.data$/, "");
 
+/** Asked by a script of the page that reads the answer, and not by the router: it can be told, and the page stays. */
+const byScript = (request: Request) =>
+  !new URL(request.url).pathname.endsWith(".data") &&
+  (request.headers.get("sec-fetch-dest") === "empty" || request.headers.get("content-type") === "application/json");
+
 function toSignIn(request: Request) {
+  if (byScript(request))
+    return Response.json({ error: "Your sign-in has ended. Nothing was stored." }, { status: 401 });
   const asked = pathOf(request);
   const search = new URL(request.url).search.replace(/[?&]_routes=[^&]*/, "");
   return redirect(asked === "/" ? "/sign-in" : `/sign-in?next=${encodeURIComponent(asked + search)}`);
@@ -41,7 +55,7 @@ function toSignIn(request: Request) {
 
 /**
  * One request of someone who signed in. Its transaction is opened when the first loader or action needs it and closed
- * with the answer; `letGo` closes it earlier. Bodies of loaders and actions take turns on it.
+ * with the answer. Bodies of loaders and actions take turns on it.
  */
 class Visitor {
   practitioner!: Practitioner;
@@ -64,7 +78,10 @@ class Visitor {
     const { tx, practitioner, handover } = entered;
     try {
       // A tablet in the client's hands reaches its questions and nothing else, whatever is typed or gone back to.
-      if (handover && pathOf(this.request) !== `/handed/${handover.id}`) throw redirect(`/handed/${handover.id}`);
+      if (handover && pathOf(this.request) !== `/handed/${handover.id}`)
+        throw byScript(this.request)
+          ? Response.json({ error: "This tablet is handed over to a client. Nothing was stored." }, { status: 423 })
+          : redirect(`/handed/${handover.id}`);
       await bringLibrary(tx, practitioner.library);
     } catch (error) {
       await rollBack(tx);
@@ -181,7 +198,3 @@ export async function keeping<T>(
     throw answerTo(error) ?? error;
   }
 }
-
-/** Keeps what was done so far and gives the connection back: before work that takes long. `inSession` opens it anew. */
-export const letGo = (context: Readonly<RouterContextProvider>): Promise<void> =>
-  answering(() => visitorOf(context).close(true));

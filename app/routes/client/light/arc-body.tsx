@@ -16,6 +16,7 @@ import { HandSide } from "~app/ui/hand-side";
 import { SideColumn } from "~app/ui/side-column";
 import { SideList } from "~app/ui/side-list";
 import { Clock } from "./clock";
+import { useFreeKeys } from "~app/ui/use-free-keys";
 import { StillTimer } from "./still-timer";
 
 /**
@@ -56,6 +57,7 @@ export function ArcBody({
       if (current && !no) on(current);
     };
   });
+  useFreeKeys();
   useEffect(() => {
     const pressed = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;

@@ -2,6 +2,7 @@ import { format } from "date-fns";
 import { sessionsOf } from "~core/series/course";
 import { sessionDays } from "~core/series/dates";
 import { tableMinutesOf, type PlanInput } from "~core/series/plan";
+import { fetchSignedIn } from "~app/ui/signed-in";
 import type { SeriesSettings } from "~data/series";
 
 export type Chosen = { template: string; settings: SeriesSettings };
@@ -35,7 +36,7 @@ export async function askInput(
   known: { input: PlanInput; worked: readonly string[] },
 ): Promise<PlanInput> {
   try {
-    const answer = await fetch(`/clients/${clientId}/path/input`, {
+    const answer = await fetchSignedIn(`/clients/${clientId}/path/input`, {
       method: "POST",
       headers: { "Content-Type": "application/json" },
       body: JSON.stringify({ id, ...chosen }),

@@ -66,7 +66,11 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
         series?.plan && planned && visit.status !== "closed"
           ? heldBack(await planInputOf(tx, client, series, series.template, series.settings, judged), visit.ordinal - 1)
           : [],
-      obstacles: planned && visit.status === "planned" ? await obstaclesOf(tx, client, visit, judged) : [],
+      // what changed is asked when the session is started
+      obstacles:
+        planned && visit.status === "planned"
+          ? (await obstaclesOf(tx, client, visit, judged)).filter(({ settle }) => settle !== "table")
+          : [],
       visit,
       found: [
         tableNote((await tableOf(tx, [visit]))[0]?.answers ?? []),

@@ -4,6 +4,7 @@ import LinearProgress from "@mui/material/LinearProgress";
 import { useState } from "react";
 import { viewName } from "~core/measure/view";
 import type { Job } from "~data/jobs";
+import { fetchSignedIn } from "~app/ui/signed-in";
 import { Box, Typography } from "~app/ui/box";
 
 /** "Left, standing 2, before visit 3". */
@@ -17,7 +18,7 @@ export function Incoming({ jobs, clientId, changed }: { jobs: readonly Job[]; cl
   if (jobs.length === 0) return null;
   const decide = async (id: string, intent: "stop" | "again") => {
     setBusy(id);
-    const answer = await fetch(`/clients/${clientId}/jobs`, {
+    const answer = await fetchSignedIn(`/clients/${clientId}/jobs`, {
       method: "POST",
       headers: { "Content-Type": "application/json" },
       body: JSON.stringify({ id, intent }),

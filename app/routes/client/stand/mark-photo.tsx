@@ -25,6 +25,7 @@ import { SetUp } from "./set-up";
 import { standingWords } from "./standings";
 import { useSnapping } from "./use-snapping";
 import { usePicture } from "./use-picture";
+import { fetchSignedIn } from "~app/ui/signed-in";
 import { unsavedMarks, useSaving } from "./use-saving";
 
 /** Marking one picture: the photograph on the left, what it says on the right, saved as you go. */
@@ -122,7 +123,7 @@ export function MarkPhoto({
   }, [shown, earlierPhoto, photo.marks, photo.setup.dotted, propose]);
   const remove = useCallback(async () => {
     const send = (intent: string) =>
-      fetch(url, {
+      fetchSignedIn(url, {
         method: "POST",
         headers: { "Content-Type": "application/json" },
         body: JSON.stringify({ intent }),

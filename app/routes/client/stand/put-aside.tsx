@@ -2,6 +2,7 @@ import { Button } from "~app/ui/button";
 import { viewName } from "~core/measure/view";
 import { Box, Typography } from "~app/ui/box";
 import { useNotify } from "~app/ui/notices";
+import { fetchSignedIn } from "~app/ui/signed-in";
 import type { Photo } from "~data/photos";
 
 /** Pictures that were replaced or taken away: each can come back, or be deleted for good. */
@@ -17,7 +18,7 @@ export function PutAside({
   const notify = useNotify();
   if (photos.length === 0) return null;
   const send = async (photo: Photo, intent: "restore" | "delete") => {
-    const response = await fetch(`/clients/${clientId}/photos/${photo.id}`, {
+    const response = await fetchSignedIn(`/clients/${clientId}/photos/${photo.id}`, {
       method: "POST",
       headers: { "Content-Type": "application/json" },
       body: JSON.stringify({ intent }),

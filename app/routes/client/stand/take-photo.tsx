@@ -27,6 +27,7 @@ import { Box, Typography } from "~app/ui/box";
 import { CameraDials } from "./camera-dials";
 import { CoverFace } from "./cover-face";
 import { setupSchema } from "./setup-form";
+import { fetchSignedIn } from "~app/ui/signed-in";
 import { veil } from "./veil";
 
 /** Until a set-up was noted once. */
@@ -103,7 +104,7 @@ export function TakePhoto({
     // the lay figure is as tall as it was made
     if (tab === "camera") query.set("stature", String(Math.round(posture.stature)));
     const send = () =>
-      fetch(`/clients/${client.id}/photos/upload?${query}`, {
+      fetchSignedIn(`/clients/${client.id}/photos/upload?${query}`, {
         method: "POST",
         body,
         headers: { "Content-Type": "application/octet-stream" },

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from "react";
+import { fetchSignedIn } from "~app/ui/signed-in";
 import type { Marks, PhotoSetup } from "~core/measure/calibration";
 
 export type SaveState =
@@ -35,7 +36,7 @@ export function useSaving(url: string, id: string, version: number) {
     const work = pending.current;
     setState({ kind: "saving" });
     try {
-      const response = await fetch(url, {
+      const response = await fetchSignedIn(url, {
         method: "POST",
         headers: { "Content-Type": "application/json" },
         body: JSON.stringify({ ...work, version: known.current }),

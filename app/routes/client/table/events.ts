@@ -24,13 +24,9 @@ function inTheWay(event: PressedEvent, gate: LightGate): string | undefined {
 
 /** Appends what was found at the table and moved, each judged on its own. Ids are the sender's: the same event twice is stored once. */
 export async function action({ params, context }: Route.ActionArgs) {
-  const sent = bodyOf(context).json;
-  if (!Array.isArray(sent)) return Response.json({ error: "Events: a list is needed." }, { status: 400 });
-  if (sent.length > mostEvents)
-    return Response.json({ error: `Events: at most ${mostEvents} at a time, got ${sent.length}.` }, { status: 413 });
   const sound: PressedEvent[] = [];
   const refused: Refused[] = [];
-  for (const each of sent as unknown[]) {
+  for (const each of bodyOf(context).list(mostEvents)) {
     const event = parsePressed(each);
     if ("reason" in event) refused.push(event);
     else sound.push(event);

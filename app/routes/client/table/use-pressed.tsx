@@ -1,4 +1,7 @@
 import { useOutbox } from "~app/ui/use-outbox";
+import { Button } from "~app/ui/button";
+import { SetAside } from "~app/ui/set-aside";
+import { askToSignIn } from "~app/ui/signed-in";
 import { Fine } from "~app/ui/fine";
 import type { PressedEvent } from "~data/session-events";
 
@@ -10,15 +13,28 @@ export const usePressed = (clientId: string, visitId: string, stored: readonly P
   useOutbox<PressedEvent>(`ember-table-${visitId}`, `/clients/${clientId}/table/${visitId}`, stored, quietMs);
 
 /** Whether everything that was pressed is kept. */
-export function Kept({ log: { refused, unsent, online } }: { log: ReturnType<typeof usePressed> }) {
+export function Kept({ log }: { log: ReturnType<typeof usePressed> }) {
+  const { unsent, reach } = log;
+  const waits = `${unsent} not sent yet: kept here,`;
   return (
-    <Fine role="status" sx={(t) => ({ color: refused ? t.tokens.clay : "text.secondary", minHeight: 22 })}>
-      {refused ??
-        (unsent === 0
+    <>
+      <SetAside log={log} />
+      <Fine role="status" sx={{ minHeight: 22 }}>
+        {unsent === 0
           ? ""
-          : online
+          : reach === "reached"
             ? "Being kept …"
-            : `${unsent} not sent yet: kept here, and sent when the network is back.`)}
-    </Fine>
+            : reach === "no network"
+              ? `${waits} and sent when the network is back.`
+              : reach === "not now"
+                ? `${waits} and sent when the server takes it.`
+                : `${waits} and sent when you have signed in again.`}
+        {reach === "signed out" && unsent > 0 && (
+          <Button size="small" variant="outlined" sx={{ ml: 1 }} onClick={() => void askToSignIn()}>
+            Sign in
+          </Button>
+        )}
+      </Fine>
+    </>
   );
 }

@@ -1,10 +1,12 @@
 import { useEffect, useRef } from "react";
+import { useFreeKeys } from "~app/ui/use-free-keys";
 
 type Acts = { left: () => void; right: () => void; next: () => void; skip: () => void; back: () => void };
 
 /** The four keys and the pedal of a run at the table, wherever nothing else takes them. */
 export function useTableKeys(acts: Acts): void {
   const latest = useRef(acts);
+  useFreeKeys();
   useEffect(() => {
     latest.current = acts;
   });

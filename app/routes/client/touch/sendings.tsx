@@ -3,6 +3,7 @@ import { useEffect, useRef } from "react";
 import { useFetcher } from "react-router";
 import type { FieldErrors } from "~app/validation";
 import { Box, Typography } from "~app/ui/box";
+import { signedInAgain } from "~app/ui/signed-in";
 import type { Sending } from "./finding";
 
 /** Findings on their way: each is tried until it is kept, and says so while it is not. */
@@ -17,7 +18,13 @@ export function Sendings({ list, done }: { list: readonly Sending[]; done: (id: 
 }
 
 function OneSending({ sending, done }: { sending: Sending; done: () => void }) {
-  const fetcher = useFetcher<{ ok?: boolean; errors?: FieldErrors; overtaken?: unknown; unsent?: boolean }>();
+  const fetcher = useFetcher<{
+    ok?: boolean;
+    errors?: FieldErrors;
+    overtaken?: unknown;
+    unsent?: boolean;
+    signedOut?: boolean;
+  }>();
   const { data, state } = fetcher;
   const begun = useRef(false);
   const send = () => void fetcher.submit(sending.body as never, { method: "post", encType: "application/json" });
@@ -35,8 +42,15 @@ function OneSending({ sending, done }: { sending: Sending; done: () => void }) {
   }, [state, data]);
   const failed = state === "idle" && data && !data.ok;
   const waits = failed && Boolean(data.unsent);
+  // who does not sign in is not asked again and again
+  const byItself = waits && !data.signedOut;
   useEffect(() => {
-    if (!waits) return;
+    const again = () => latest.current.send();
+    if (waits) window.addEventListener(signedInAgain, again);
+    return () => window.removeEventListener(signedInAgain, again);
+  }, [waits]);
+  useEffect(() => {
+    if (!byItself) return;
     const again = () => latest.current.send();
     window.addEventListener("online", again);
     const timer = window.setInterval(again, 5000);
@@ -44,13 +58,15 @@ function OneSending({ sending, done }: { sending: Sending; done: () => void }) {
       window.removeEventListener("online", again);
       window.clearInterval(timer);
     };
-  }, [waits]);
+  }, [byItself]);
   if (!failed) return null;
   const why = data.errors
     ? Object.values(data.errors).join(" ")
     : data.overtaken !== undefined
       ? "It was graded differently in another tab meanwhile: look at it below, and grade it again."
-      : "Not sent yet: it is tried again by itself.";
+      : data.signedOut
+        ? "Not sent: your sign-in has ended."
+        : "Not sent yet: it is tried again by itself.";
   return (
     <Box
       sx={(t) => ({
