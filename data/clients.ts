@@ -1,5 +1,6 @@
 import type { Client, ClientDraft } from "../core/client";
 import { addOnce } from "./add-once";
+import { changeSeen } from "./change-seen";
 import { once, type Tx } from "./database";
 import { NotFound, Stale } from "./errors";
 
@@ -106,9 +107,8 @@ export async function updateClient(tx: Tx, id: string, version: number, draft: C
   throw new Stale("client");
 }
 
-export async function setArchived(tx: Tx, id: string, archived: boolean): Promise<void> {
-  const changed = await tx("client")
-    .where({ id })
-    .update({ archived_at: archived ? tx.fn.now() : null });
-  if (!changed) throw new NotFound("client");
-}
+/** Archives a client who stands at `version`, or brings them back. */
+export const setArchived = (tx: Tx, id: string, archived: boolean, version: number): Promise<void> =>
+  changeSeen(tx, "client", "client", { id }, version, (now) => (now.archived_at !== null) === archived, {
+    archived_at: archived ? tx.fn.now() : null,
+  });

@@ -70,6 +70,9 @@ export async function gradeRestriction(
   felt: Felt | null,
   was: Felt | null | undefined,
 ): Promise<void> {
+  // what somebody took off the list is not graded unseen
+  const line = tx("restriction").where({ id: at.restrictionId, client_id: clientId });
+  if (felt && !(await line.whereNull("removed_at").first("id"))) throw new NotFound("restriction");
   await ofClient(tx, clientId, at.restrictionId);
   const key = { restriction_id: at.restrictionId, visit_id: at.visitId, moment: at.moment };
   await keep(tx, "grade", "restriction_grade", key, was, felt);

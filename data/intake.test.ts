@@ -216,9 +216,9 @@ describe("own scales and hand measurements", () => {
     await work((tx) => saveOwnScore(tx, id, measure, visits[1]!, 6));
     await work((tx) => saveOwnWords(tx, visits[0]!, "stiff"));
     await work((tx) => saveOwnWords(tx, visits[0]!, "less stiff"));
-    await work((tx) => retireOwnMeasure(tx, id, measure, true));
+    await work((tx) => retireOwnMeasure(tx, id, measure, true, 1));
     expect(await work((tx) => ownMeasuresOf(tx, id))).toEqual({
-      measures: [{ id: measure, kind: "activity", name: "Climb the stairs", retired: true }],
+      measures: [{ id: measure, kind: "activity", name: "Climb the stairs", retired: true, version: 2 }],
       scores: [
         { measureId: measure, visit: 1, score: 3 },
         { measureId: measure, visit: 2, score: 6 },
@@ -233,7 +233,7 @@ describe("own scales and hand measurements", () => {
     await work((tx) => addOwnMeasure(tx, one.id, { id: measure, kind: "pain", name: "neck" }));
     await expect(work((tx) => saveOwnScore(tx, one.id, measure, one.visits[0]!, 11))).rejects.toThrow(/check/);
     await expect(work((tx) => saveOwnScore(tx, other.id, measure, other.visits[0]!, 5))).rejects.toThrow(NotFound);
-    await expect(work((tx) => retireOwnMeasure(tx, other.id, measure, true))).rejects.toThrow(NotFound);
+    await expect(work((tx) => retireOwnMeasure(tx, other.id, measure, true, 1))).rejects.toThrow(NotFound);
     // nor can another client's form rename it
     const rename = work((tx) => addOwnMeasure(tx, other.id, { id: measure, kind: "pain", name: "renamed" }));
     await expect(rename).rejects.toThrow(Stale);

@@ -1,4 +1,5 @@
 import type { OwnMeasure, OwnScore } from "../core/own-measures/own-measures";
+import { changeSeen } from "./change-seen";
 import type { Tx } from "./database";
 import { NotFound } from "./errors";
 import { keep } from "./keep";
@@ -6,7 +7,11 @@ import { keep } from "./keep";
 export async function ownMeasuresOf(
   tx: Tx,
   clientId: string,
-): Promise<{ measures: OwnMeasure[]; scores: OwnScore[]; words: { visit: number; words: string }[] }> {
+): Promise<{
+  measures: (OwnMeasure & { version: number })[];
+  scores: OwnScore[];
+  words: { visit: number; words: string }[];
+}> {
   const measures = await tx("own_measure").where({ client_id: clientId }).orderBy(["kind", "created_at", "id"]);
   const scores = await tx("own_score as s")
     .join("visit as v", "v.id", "s.visit_id")
@@ -19,7 +24,13 @@ export async function ownMeasuresOf(
     .orderBy("v.ordinal")
     .select<{ visit: number; words: string }[]>({ visit: "v.ordinal", words: "w.words" });
   return {
-    measures: measures.map(({ id, kind, name, retired_at }) => ({ id, kind, name, retired: retired_at !== null })),
+    measures: measures.map(({ id, kind, name, retired_at, version }) => ({
+      id,
+      kind,
+      name,
+      retired: retired_at !== null,
+      version,
+    })),
     scores,
     words,
   };
@@ -35,12 +46,23 @@ export async function addOwnMeasure(
   await keep(tx, "own scale", "own_measure", { id }, null, { client_id: clientId, kind, name });
 }
 
-export async function retireOwnMeasure(tx: Tx, clientId: string, id: string, retired: boolean): Promise<void> {
-  const changed = await tx("own_measure")
-    .where({ id, client_id: clientId })
-    .update({ retired_at: retired ? tx.fn.now() : null });
-  if (!changed) throw new NotFound("own scale");
-}
+/** Whether a scale is still asked for, where it stood at `version` so far. */
+export const retireOwnMeasure = (
+  tx: Tx,
+  clientId: string,
+  id: string,
+  retired: boolean,
+  version: number,
+): Promise<void> =>
+  changeSeen(
+    tx,
+    "own scale",
+    "own_measure",
+    { id, client_id: clientId },
+    version,
+    (now) => (now.retired_at !== null) === retired,
+    { retired_at: retired ? tx.fn.now() : null },
+  );
 
 /** A score at a visit, where `was` stood so far. */
 export async function saveOwnScore(

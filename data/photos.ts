@@ -1,6 +1,7 @@
 import type { Marks, PhotoSetup } from "../core/measure/calibration";
 import { views, type View } from "../core/measure/view";
 import type { Moment } from "../core/findings/restriction";
+import { changeSeen } from "./change-seen";
 import { once, type Tx } from "./database";
 import { isDeepStrictEqual } from "node:util";
 import { NotFound, Stale, Taken } from "./errors";
@@ -189,11 +190,12 @@ async function ofClient(tx: Tx, clientId: string, id: string): Promise<void> {
   if (!(await own.first("p.id"))) throw new NotFound("photo");
 }
 
-/** Takes a client's picture away; `restorePhoto` brings it back. */
-export async function removePhoto(tx: Tx, clientId: string, id: string): Promise<void> {
+/** Takes a client's picture away, as it was seen (`version`); `restorePhoto` brings it back. */
+export async function removePhoto(tx: Tx, clientId: string, id: string, version: number): Promise<void> {
   await ofClient(tx, clientId, id);
-  const changed = await tx("photo").where({ id }).whereNull("replaced_at").update({ replaced_at: tx.fn.now() });
-  if (!changed) throw new NotFound("photo");
+  await changeSeen(tx, "photo", "photo", { id }, version, (now) => now.replaced_at !== null, {
+    replaced_at: tx.fn.now(),
+  });
 }
 
 /** Deletes a picture that was put aside, its marks with it. Nothing brings it back. */
@@ -210,16 +212,21 @@ export async function deletePictures(tx: Tx, clientId: string): Promise<number> 
   return tx("photo_file").whereIn("photo_id", ids).del();
 }
 
-export async function restorePhoto(tx: Tx, clientId: string, id: string): Promise<void> {
+/** Brings a picture back where `instead` stood (null: none): that one is put aside. Another one there is Stale. */
+export async function restorePhoto(tx: Tx, clientId: string, id: string, instead: string | null): Promise<void> {
   await ofClient(tx, clientId, id);
   const photo = await tx("photo")
     .where({ id })
-    .first<{ visit_id: string; moment: string; view: string; standing: number } | undefined>();
+    .forUpdate()
+    .first<
+      { visit_id: string; moment: string; view: string; standing: number; replaced_at: Date | null } | undefined
+    >();
   if (!photo) throw new NotFound("photo");
+  if (photo.replaced_at === null) return;
   const { visit_id, moment, view, standing } = photo;
-  await tx("photo")
-    .where({ visit_id, moment, view, standing })
-    .whereNull("replaced_at")
-    .update({ replaced_at: tx.fn.now() });
+  const there = () => tx("photo").where({ visit_id, moment, view, standing }).whereNull("replaced_at");
+  const now = await there().forUpdate().first<{ id: string } | undefined>("id");
+  if ((now?.id ?? null) !== instead) throw new Stale("photo");
+  await there().update({ replaced_at: tx.fn.now() });
   await tx("photo").where({ id }).update({ replaced_at: null });
 }

@@ -85,9 +85,12 @@ describe("clients", () => {
 
   it("archives and brings back with all visits", async () => {
     const { id } = await newClient({ name: "Archie" });
-    await work((tx) => setArchived(tx, id, true));
+    await work((tx) => setArchived(tx, id, true, 1));
     expect(await work(async (tx) => (await listClients(tx, { search: "archie" })).clients)).toEqual([]);
-    await work((tx) => setArchived(tx, id, false));
+    // an older page does not bring them back, nor does one that archives again do harm
+    await work((tx) => setArchived(tx, id, true, 1));
+    await expect(work((tx) => setArchived(tx, id, false, 1))).rejects.toThrow(Stale);
+    await work((tx) => setArchived(tx, id, false, 2));
     expect(await work(async (tx) => (await listClients(tx, { search: "archie" })).clients)).toMatchObject([
       { visitsPlanned: 3 },
     ]);
@@ -165,9 +168,12 @@ describe("photos", () => {
     await work((tx) => addPhoto(tx, two, file));
     const current = () => work(async (tx) => (await photosOfClient(tx, id)).map((each) => [each.id, each.marks]));
     expect(await current()).toEqual([[two.id, {}]]);
-    await work((tx) => restorePhoto(tx, id, one.id));
+    await expect(work((tx) => restorePhoto(tx, id, one.id, null))).rejects.toThrow(Stale);
+    await work((tx) => restorePhoto(tx, id, one.id, two.id));
     expect(await current()).toEqual([[one.id, { "stick.top": { x: 1, y: 2 } }]]);
-    await work((tx) => removePhoto(tx, id, one.id));
+    await expect(work((tx) => removePhoto(tx, id, one.id, 2))).rejects.toThrow(Stale);
+    const { version } = (await work((tx) => photosOfClient(tx, id)))[0]!;
+    await work((tx) => removePhoto(tx, id, one.id, version));
     expect(await current()).toEqual([]);
   });
 
@@ -184,7 +190,7 @@ describe("photos", () => {
     ]);
     await work((tx) => addPhoto(tx, again, file));
     expect((await current()).map(([each]) => each)).toEqual([first.id, again.id, third.id]);
-    await work((tx) => restorePhoto(tx, id, second.id));
+    await work((tx) => restorePhoto(tx, id, second.id, again.id));
     expect((await current()).map(([each]) => each)).toEqual([first.id, second.id, third.id]);
     await expect(work((tx) => addPhoto(tx, of(4), file))).rejects.toThrow(/photo_standing_check/);
   });
@@ -262,7 +268,9 @@ describe("scars", () => {
     await work((tx) => setScarRemoved(tx, id, one.id, true));
     expect(await work((tx) => scarsOf(tx, id))).toEqual([]);
     await work((tx) => setScarRemoved(tx, id, one.id, false));
-    await work((tx) => setScarClosed(tx, id, one.id, false));
+    const { version } = (await work((tx) => scarsOf(tx, id)))[0]!;
+    await expect(work((tx) => setScarClosed(tx, id, one.id, false, version - 1))).rejects.toThrow(Stale);
+    await work((tx) => setScarClosed(tx, id, one.id, false, version));
     expect(await work((tx) => scarsOf(tx, id))).toMatchObject([{ closed: false }]);
   });
 

@@ -1,5 +1,6 @@
 import type { Moment } from "../core/findings/restriction";
 import type { Rose, Scar, Slide } from "../core/findings/scar";
+import { changeSeen } from "./change-seen";
 import type { Tx } from "./database";
 import { NotFound } from "./errors";
 import { keep } from "./keep";
@@ -7,6 +8,7 @@ import { keep } from "./keep";
 export type ScarRecorded = Scar & {
   /** When its state was told last (ISO): what was decided about it before does not count any more. */
   at: string;
+  version: number;
 };
 
 /** A client's scars in the order they were recorded, each with every test of it; removed ones left out. */
@@ -25,6 +27,7 @@ export async function scarsOf(tx: Tx, clientId: string): Promise<ScarRecorded[]>
     });
   return rows.map((row): ScarRecorded => ({
     id: row.id,
+    version: row.version,
     at: ((row.told_at ?? row.created_at) as Date).toISOString(),
     places: row.places,
     side: row.side,
@@ -50,11 +53,12 @@ async function ofClient(tx: Tx, clientId: string, id: string): Promise<void> {
   if (!(await tx("scar").where({ id, client_id: clientId }).first("id"))) throw new NotFound("scar");
 }
 
-/** Whether it is closed: what the gate turns on, and what changes by itself. */
-export async function setScarClosed(tx: Tx, clientId: string, id: string, closed: boolean): Promise<void> {
-  await ofClient(tx, clientId, id);
-  await tx("scar").where({ id }).update({ closed, told_at: tx.fn.now() });
-}
+/** Whether it is closed, where it stood at `version` so far: what the gate turns on, and what changes by itself. */
+export const setScarClosed = (tx: Tx, clientId: string, id: string, closed: boolean, version: number): Promise<void> =>
+  changeSeen(tx, "scar", "scar", { id, client_id: clientId }, version, (now) => now.closed === closed, {
+    closed,
+    told_at: tx.fn.now(),
+  });
 
 export async function setScarRemoved(tx: Tx, clientId: string, id: string, removed: boolean): Promise<void> {
   await ofClient(tx, clientId, id);
@@ -73,7 +77,8 @@ export async function feelScar(
   felt: RoseFelt,
   was: RoseFelt | null | undefined,
 ): Promise<void> {
-  await ofClient(tx, clientId, at.scarId);
+  if (!(await tx("scar").where({ id: at.scarId, client_id: clientId }).whereNull("removed_at").first("id")))
+    throw new NotFound("scar");
   const key = { scar_id: at.scarId, visit_id: at.visitId, moment: at.moment };
   const row = ({ slides, lift }: RoseFelt) => ({ slides: [...slides], lift });
   await keep(tx, "scar", "scar_rose", key, was ? row(was) : was, row(felt));

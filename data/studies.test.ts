@@ -127,12 +127,12 @@ describe("pictures as health data", () => {
   it("is deleted for good only once it was put aside, and then nothing of it is left", async () => {
     const { id, photoId } = await clientWithPicture();
     await expect(work((tx) => deletePhoto(tx, id, photoId))).rejects.toThrow("photo not found");
-    await work((tx) => removePhoto(tx, id, photoId));
+    await work((tx) => removePhoto(tx, id, photoId, 1));
     expect((await work((tx) => putAsideOf(tx, id))).map((photo) => photo.id)).toEqual([photoId]);
     await work((tx) => deletePhoto(tx, id, photoId));
     expect(await rows(photoId)).toEqual([]);
     expect(await work((tx) => putAsideOf(tx, id))).toEqual([]);
-    await expect(work((tx) => restorePhoto(tx, id, photoId))).rejects.toThrow("photo not found");
+    await expect(work((tx) => restorePhoto(tx, id, photoId, null))).rejects.toThrow("photo not found");
   });
 
   it("leaves marks and readings when all pictures of a client are deleted", async () => {

@@ -65,7 +65,7 @@ export async function feelPoint(
   felt: Pressed,
   was: Pressed | null | undefined,
 ): Promise<void> {
-  if (!(await tx("trigger_point").where({ id: at.pointId, client_id: clientId }).first("id")))
+  if (!(await tx("trigger_point").where({ id: at.pointId, client_id: clientId }).whereNull("removed_at").first("id")))
     throw new NotFound("trigger point");
   const key = { point_id: at.pointId, visit_id: at.visitId, moment: at.moment };
   const { tenderness, reproduced, held } = felt;

@@ -13,7 +13,7 @@ import { loader as stand } from "~app/routes/client/stand/stand";
 import { loader as table } from "~app/routes/client/table/table";
 import { loader as touch } from "~app/routes/client/touch/touch";
 import { saveChoice } from "~data/choices";
-import { setArchived } from "~data/clients";
+import { getClient, setArchived } from "~data/clients";
 import type { Tx } from "~data/database";
 import { loadDemo } from "~data/demo/load";
 import { ask } from "~data/jobs";
@@ -167,7 +167,8 @@ const writes: Record<string, (tx: Tx) => Promise<unknown>> = {
     tx("visit")
       .where({ id: await visitOf(tx, petra) })
       .update({ planned_load: JSON.stringify({ thumb: next() }), given_by: await whoAsks(tx) }),
-  "another client put away": (tx) => setArchived(tx, petra, next() % 2 === 0),
+  "another client put away": async (tx) =>
+    setArchived(tx, petra, next() % 2 === 0, (await getClient(tx, petra)).version),
 };
 
 describe("what is computed once for each change", () => {

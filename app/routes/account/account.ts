@@ -17,7 +17,7 @@ export function action({ request, context }: Route.ActionArgs) {
       return redirect("/sign-in", { headers: { "Set-Cookie": endedCookie(request) } });
     }
     if (intent === "dim") {
-      await saveSettings(tx, practitioner.id, { dim: !practitioner.settings.dim });
+      await saveSettings(tx, practitioner.id, { dim: body.fields.dim === "true" });
       return { ok: true };
     }
     throw new Response("Unknown request", { status: 400 });

@@ -10,6 +10,7 @@ import { today } from "~app/server/today.server";
 import { Icon, icons } from "~app/ui/icon";
 import { Box } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
+import { versionOf } from "~app/validation";
 import { useNotify } from "~app/ui/notices";
 import { Empty, Page } from "~app/ui/page";
 import { clientsAPage, listClients, setArchived } from "~data/clients";
@@ -31,10 +32,12 @@ export function action({ context }: Route.ActionArgs) {
   return inSession(context, async ({ tx, body }) => {
     const { id, intent } = body.fields;
     if (intent !== "archive" && intent !== "restore") throw new Response("Unknown request", { status: 400 });
-    await setArchived(tx, String(id), intent === "archive");
+    await setArchived(tx, String(id), intent === "archive", versionOf(body.fields));
     return { ok: true };
   });
 }
+
+export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
 export default function Clients({ loaderData: { clients, more, most, later, archived, today } }: Route.ComponentProps) {
   const [params] = useSearchParams();
@@ -139,7 +142,7 @@ export default function Clients({ loaderData: { clients, more, most, later, arch
                     ? `last ${shortDay(client.lastVisit, today)}, no next`
                     : "no visit yet"}
               </p>
-              <ArchiveButton id={client.id} name={client.name} archived={archived} />
+              <ArchiveButton client={client} archived={archived} />
             </li>
           ))}
         </ul>
@@ -162,12 +165,18 @@ export default function Clients({ loaderData: { clients, more, most, later, arch
   );
 }
 
-function ArchiveButton({ id, name, archived }: { id: string; name: string; archived: boolean }) {
+function ArchiveButton({
+  client: { id, name, version },
+  archived,
+}: {
+  client: { id: string; name: string; version: number };
+  archived: boolean;
+}) {
   const fetcher = useFetcher();
   const notify = useNotify();
   // The row, and this component with it, is gone once archived: undo must not depend on it.
   const submit = useSubmit();
-  const send = (intent: string) => fetcher.submit({ id, intent }, { method: "post", action: "/clients" });
+  const send = (intent: string) => fetcher.submit({ id, intent, version }, { method: "post", action: "/clients" });
   return (
     <button
       type="button"
@@ -178,7 +187,8 @@ function ArchiveButton({ id, name, archived }: { id: string; name: string; archi
         notify(archived ? `${name} is back among the clients.` : `${name} is archived. Nothing was deleted.`, {
           undo: () =>
             void submit(
-              { id, intent: archived ? "archive" : "restore" },
+              // the one after what was just done
+              { id, intent: archived ? "archive" : "restore", version: version + 1 },
               { method: "post", action: "/clients", navigate: false },
             ),
         });

@@ -81,9 +81,9 @@ function Account({
 }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const fetcher = useFetcher();
-  const submit = (intent: string) => {
+  const submit = (intent: string, more: Record<string, string> = {}) => {
     setAnchor(null);
-    void fetcher.submit({ intent }, { method: "post", action: "/account" });
+    void fetcher.submit({ intent, ...more }, { method: "post", action: "/account" });
   };
   return (
     <>
@@ -104,7 +104,9 @@ function Account({
             <br />
             {practitioner.practiceName}
           </MenuItem>
-          <MenuItem onClick={() => submit("dim")}>{practitioner.settings.dim ? "Light theme" : "Dim theme"}</MenuItem>
+          <MenuItem onClick={() => submit("dim", { dim: String(!practitioner.settings.dim) })}>
+            {practitioner.settings.dim ? "Light theme" : "Dim theme"}
+          </MenuItem>
           <MenuItem onClick={() => submit("sign-out")}>Sign out</MenuItem>
           <MenuItem onClick={() => submit("sign-out-everywhere")}>Sign out on every device</MenuItem>
         </Menu>

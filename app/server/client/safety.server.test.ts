@@ -18,7 +18,7 @@ import { saveMeasurement } from "~data/measurements";
 import { addPhoto, photosOfClient, saveMarks } from "~data/photos";
 import { savePreferences, preferencesOf } from "~data/preferences";
 import { recordAnswer, recordDecision } from "~data/screening";
-import { addScar, setScarClosed } from "~data/scars";
+import { addScar, setScarClosed, scarsOf } from "~data/scars";
 import { addSkin, setSkinGone } from "~data/skin";
 import { saveSeries, seriesOf, type SeriesSettings } from "~data/series";
 import { draft, makeDatabase, type TestDatabase } from "~data/test/database";
@@ -179,14 +179,19 @@ describe("what was found on the skin", () => {
           by,
         }),
       );
-    await work((tx) => setScarClosed(tx, id, scar.id, false));
+    const close = (closed: boolean) =>
+      work(async (tx) => {
+        const { version } = (await scarsOf(tx, id)).find((each) => each.id === scar.id)!;
+        await setScarClosed(tx, id, scar.id, closed, version);
+      });
+    await close(false);
     await clear();
     const open = (judged: readonly Judged[]) => judged.find(({ key }) => key === `${scar.id} open`)!.decided;
     const judged = () => work((tx) => judgedOf(tx, client, odile));
     expect(open(await judged())).toBeDefined();
     // closed, and opened again: what was cleared before is another matter
-    await work((tx) => setScarClosed(tx, id, scar.id, true));
-    await work((tx) => setScarClosed(tx, id, scar.id, false));
+    await close(true);
+    await close(false);
     expect(open(await judged())).toBeUndefined();
   });
 });

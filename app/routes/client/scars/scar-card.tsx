@@ -12,7 +12,6 @@ import {
   slideGrades,
   slideWords,
   type Rose,
-  type Scar,
   type Slide,
 } from "~core/findings/scar";
 import { z95 } from "~core/units";
@@ -20,6 +19,7 @@ import { Box, Typography } from "~app/ui/box";
 import { useTakeOff } from "~app/ui/use-take-off";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import type { ScarRecorded } from "~data/scars";
 import { SlideRose } from "./rose";
 
 type Felt = Pick<Rose, "slides" | "lift">;
@@ -38,7 +38,7 @@ export function ScarCard({
   moment,
   day,
 }: {
-  scar: Scar;
+  scar: ScarRecorded;
   visit: { id: string; ordinal: number };
   moment: Moment;
   /** Day of the visit: healing runs on the calendar. */
@@ -80,7 +80,11 @@ export function ScarCard({
         <Typography variant="h3" sx={{ flex: 1 }}>
           {title}
         </Typography>
-        <Button size="small" color="inherit" onClick={() => act("closed", { closed: !scar.closed })}>
+        <Button
+          size="small"
+          color="inherit"
+          onClick={() => act("closed", { closed: !scar.closed, version: scar.version })}
+        >
           {scar.closed ? "It has opened" : "It is closed now"}
         </Button>
         <Button

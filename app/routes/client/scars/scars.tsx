@@ -14,7 +14,7 @@ import { BodyFigure } from "~app/ui/body-figure";
 import { FigureColumn } from "~app/ui/figure-column";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import type { DrawnLine } from "~app/ui/draw-on-figure";
-import { validate } from "~app/validation";
+import { validate, versionOf } from "~app/validation";
 import { heard } from "~app/told";
 import { getClient } from "~data/clients";
 import { addScar, feelScar, scarsOf, setScarClosed, setScarRemoved } from "~data/scars";
@@ -42,7 +42,7 @@ export function action({ params, context }: Route.ActionArgs) {
       return { ok: true };
     }
     if (sent.intent === "closed") {
-      await setScarClosed(tx, client.id, String(sent.id), sent.closed === true);
+      await setScarClosed(tx, client.id, String(sent.id), sent.closed === true, versionOf(sent));
       return { ok: true };
     }
     if (sent.intent === "feel") {

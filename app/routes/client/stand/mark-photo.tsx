@@ -60,7 +60,7 @@ export function MarkPhoto({
   const url = `/clients/${clientId}/photos/${photo.id}`;
   const image = usePicture(photo.pictured ? url : undefined);
   const shown = image === "lost" ? undefined : image;
-  const { state: saved, save } = useSaving(url, photo.id, photo.version);
+  const { state: saved, save, versionNow } = useSaving(url, photo.id, photo.version);
   const first = useRef(true);
   useEffect(() => {
     const history = keptHistory(photo.id, photo.marks);
@@ -122,19 +122,26 @@ export function MarkPhoto({
     void findPoints(held.current, shown, earlierPhoto).then(propose);
   }, [shown, earlierPhoto, photo.marks, photo.setup.dotted, propose]);
   const remove = useCallback(async () => {
-    const send = (intent: string) =>
+    const send = (act: object) =>
       fetchSignedIn(url, {
         method: "POST",
         headers: { "Content-Type": "application/json" },
-        body: JSON.stringify({ intent }),
+        body: JSON.stringify(act),
       });
-    const response = await send("remove");
+    const response = await send({ intent: "remove", version: versionNow() });
+    if (response.status === 409)
+      return notify(
+        "Somebody marked this picture meanwhile: load the page again and look first. Nothing was changed.",
+        {
+          severity: "error",
+        },
+      );
     if (!response.ok) return notify("The picture could not be taken away. Nothing was changed.", { severity: "error" });
     removed();
     notify("The picture is taken away, its marks with it.", {
-      undo: () => void send("restore").then(removed),
+      undo: () => void send({ intent: "restore", instead: null }).then(removed),
     });
-  }, [url, removed, notify]);
+  }, [url, removed, notify, versionNow]);
 
   return (
     <Box

@@ -2,6 +2,7 @@ import type { Route } from "./+types/photo";
 import { stands } from "~core/consent/consent";
 import { lawfulMarks } from "~core/measure/marking";
 import { inSession } from "~app/server/request/session.server";
+import { isId } from "~app/event-head";
 import { validate, versionOf } from "~app/validation";
 import { getClient } from "~data/clients";
 import { consentsOf } from "~data/consents";
@@ -32,8 +33,9 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
 export function action({ params, context }: Route.ActionArgs) {
   return inSession(context, async ({ tx, practitioner, body: { fields: body } }) => {
     await getClient(tx, params.clientId);
-    if (body.intent === "remove") await removePhoto(tx, params.clientId, params.photoId);
-    else if (body.intent === "restore") await restorePhoto(tx, params.clientId, params.photoId);
+    if (body.intent === "remove") await removePhoto(tx, params.clientId, params.photoId, versionOf(body));
+    else if (body.intent === "restore")
+      await restorePhoto(tx, params.clientId, params.photoId, isId(body.instead) ? body.instead : null);
     else if (body.intent === "delete") await deletePhoto(tx, params.clientId, params.photoId);
     else {
       const photo = (await photosOfClient(tx, params.clientId)).find((each) => each.id === params.photoId);

@@ -8,21 +8,37 @@ import type { Photo } from "~data/photos";
 /** Pictures that were replaced or taken away: each can come back, or be deleted for good. */
 export function PutAside({
   photos,
+  standing,
   clientId,
   changed,
 }: {
   photos: readonly Photo[];
+  /** Pictures that are in use: the one in a picture's place gives way when that is brought back. */
+  standing: readonly Photo[];
   clientId: string;
   changed: () => void;
 }) {
   const notify = useNotify();
   if (photos.length === 0) return null;
   const send = async (photo: Photo, intent: "restore" | "delete") => {
+    const instead = standing.find(
+      (each) =>
+        each.visitId === photo.visitId &&
+        each.moment === photo.moment &&
+        each.view === photo.view &&
+        each.standing === photo.standing,
+    );
     const response = await fetchSignedIn(`/clients/${clientId}/photos/${photo.id}`, {
       method: "POST",
       headers: { "Content-Type": "application/json" },
-      body: JSON.stringify({ intent }),
+      body: JSON.stringify({ intent, instead: instead?.id ?? null }),
     }).catch(() => undefined);
+    if (response?.status === 409) {
+      changed();
+      return notify("Another picture stands in its place by now: look at it first. Nothing was changed.", {
+        severity: "error",
+      });
+    }
     if (!response?.ok) return notify("That did not reach the server. Nothing was changed.", { severity: "error" });
     changed();
     notify(intent === "delete" ? "The picture is deleted for good, its marks with it." : "The picture is back.");

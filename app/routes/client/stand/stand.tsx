@@ -322,7 +322,7 @@ export default function Stand({ loaderData: told }: Route.ComponentProps) {
         The band of a value covers placing of points, plumb, stick, camera and depth of this picture. Changes, sides
         from two pictures and targets count how differently one stands from one time to the next, too.
       </Typography>
-      {mayPicture !== false && <PutAside photos={putAside} clientId={client.id} changed={changed} />}
+      {mayPicture !== false && <PutAside photos={putAside} standing={photos} clientId={client.id} changed={changed} />}
       {taking !== undefined && (
         <TakePhoto
           client={client}

@@ -93,5 +93,7 @@ export function useSaving(url: string, id: string, version: number) {
     };
   }, [flush]);
 
-  return { state, save };
+  /** As the server has it by now. */
+  const versionNow = useCallback(() => known.current, []);
+  return { state, save, versionNow };
 }

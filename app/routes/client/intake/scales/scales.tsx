@@ -16,7 +16,7 @@ import {
 } from "~core/own-measures/own-measures";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
 import { keeping } from "~app/server/request/session.server";
-import { validate, type FieldErrors } from "~app/validation";
+import { validate, versionOf, type FieldErrors } from "~app/validation";
 import { getClient } from "~data/clients";
 import { addOwnMeasure, ownMeasuresOf, retireOwnMeasure, saveOwnScore, saveOwnWords } from "~data/own-measures";
 import { Trend } from "./trend";
@@ -78,7 +78,7 @@ export function action({ params, context }: Route.ActionArgs) {
       return { ok: true };
     }
     if (body.intent === "retire") {
-      await retireOwnMeasure(tx, client.id, String(body.id), body.retired === true);
+      await retireOwnMeasure(tx, client.id, String(body.id), body.retired === true, versionOf(body));
       return { ok: true };
     }
     const visit = await ownVisit(tx, client.id, body.visitId);
@@ -167,7 +167,7 @@ function Measure({
   visit,
   visits,
 }: {
-  measure: OwnMeasure;
+  measure: OwnMeasure & { version: number };
   trend: ReturnType<typeof trendOf>;
   change: OwnChange | undefined;
   now: number | undefined;
@@ -238,7 +238,7 @@ function Measure({
         color="inherit"
         onClick={() =>
           void fetcher.submit(
-            { intent: "retire", id: measure.id, retired: true },
+            { intent: "retire", id: measure.id, retired: true, version: measure.version },
             { method: "post", encType: "application/json" },
           )
         }
@@ -250,7 +250,7 @@ function Measure({
   );
 }
 
-function Retired({ measure }: { measure: OwnMeasure }) {
+function Retired({ measure }: { measure: OwnMeasure & { version: number } }) {
   const fetcher = useFetcher();
   return (
     <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
@@ -260,7 +260,7 @@ function Retired({ measure }: { measure: OwnMeasure }) {
         color="inherit"
         onClick={() =>
           void fetcher.submit(
-            { intent: "retire", id: measure.id, retired: false },
+            { intent: "retire", id: measure.id, retired: false, version: measure.version },
             { method: "post", encType: "application/json" },
           )
         }
