@@ -4,10 +4,12 @@ import { mkdtempSync, readFileSync, existsSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { bin, build, debianPackage, freePort, installPackages, isRoot, main, root, run, step } from "./lib/steps.mjs";
+import { leftRunning, markChildren } from "./lib/left-running.mjs";
 import { spawn } from "node:child_process";
 import { chmodSync } from "node:fs";
 
 main(async () => {
+  const mark = markChildren();
   const asked = process.argv.slice(2).filter((word) => ["checks", "unit", "browser"].includes(word));
   const rest = process.argv.slice(2).filter((word) => !asked.includes(word));
   const wants = (part) => asked.length === 0 || asked.includes(part);
@@ -120,13 +122,19 @@ main(async () => {
           return `${stats.expected + stats.flaky} passed${again}, ${stats.unexpected} failed`;
         });
       } finally {
+        const gone = new Promise((done) => server.once("exit", done));
         server.kill("SIGTERM");
+        await gone;
       }
     }
   } finally {
     await cluster.stop();
     cluster.remove();
   }
+  await check("nothing left running", async () => {
+    const left = await leftRunning(mark);
+    if (left.length > 0) throw new Error(`still there:\n${left.join("\n")}`);
+  });
   console.log(`\n${passed} passed, ${failed} failed`);
   process.exit(failed > 0 ? 1 : 0);
 });

@@ -1,4 +1,5 @@
 import { spawn } from "node:child_process";
+import { connect } from "node:net";
 import { randomBytes } from "node:crypto";
 import {
   accessSync,
@@ -63,6 +64,19 @@ const asServer = (program, args, { quiet = false } = {}) =>
     );
   });
 
+/** Whether anybody takes a connection at a port of this machine. */
+const listens = (port) =>
+  new Promise((answer) => {
+    const socket = connect({ port, host: "127.0.0.1" });
+    const done = (found) => {
+      socket.destroy();
+      answer(found);
+    };
+    socket.setTimeout(1000, () => done(false));
+    socket.once("connect", () => done(true));
+    socket.once("error", () => done(false));
+  });
+
 /** Whether every folder above can be entered by the server's user. */
 function passable(path) {
   if (!isRoot()) return true;
@@ -91,11 +105,38 @@ export class Cluster {
     return JSON.parse(readFileSync(this.file, "utf8"));
   }
 
-  async start() {
+  /**
+   * Looks after the server for as long as this process lives: one that died is started again, at the same port, so that
+   * whoever asks it finds it. `say` is told of it. Returns what ends that.
+   */
+  watch(say, every = 1000) {
+    let timer;
+    let over = false;
+    const look = async () => {
+      try {
+        if (!(await listens(this.settings.port)) && !(await this.running()) && !over) {
+          say("PostgreSQL ended; starting it again");
+          await this.start({ samePort: true });
+          say("PostgreSQL is back");
+        }
+      } catch (error) {
+        say(`PostgreSQL cannot be started yet: ${error.message.split("\n")[0]}`);
+      }
+      if (!over) timer = setTimeout(() => void look(), every);
+    };
+    timer = setTimeout(() => void look(), every);
+    return () => {
+      over = true;
+      clearTimeout(timer);
+    };
+  }
+
+  async start({ samePort = false } = {}) {
     this.bin = await findPostgres();
     if (!existsSync(join(this.data, "PG_VERSION")) || !existsSync(this.file)) await this.make();
     if (await this.running()) return "already running";
     const port = await freePort(this.settings.port);
+    if (samePort && port !== this.settings.port) throw new Error(`port ${this.settings.port} is still taken`);
     writeFileSync(this.file, JSON.stringify({ ...this.settings, port }), { mode: 0o600 });
     const options = [
       `-c listen_addresses=127.0.0.1`,
@@ -223,8 +264,12 @@ export async function databaseUrls(folder) {
     const cluster = new Cluster(folder, { durable: true });
     const note = await cluster.start();
     await cluster.database();
+    const unwatch = cluster.watch((news) => console.log(`  ${news}`));
     // whoever else uses it goes on: the last one to leave stops it
-    const stop = async () => void (leave(folder) && (await cluster.stop()));
+    const stop = async () => {
+      unwatch();
+      if (leave(folder)) await cluster.stop();
+    };
     return { owner: cluster.url("owner"), app: cluster.url("app"), stop, note };
   }
   const owner = process.env.DATABASE_URL;
