@@ -60,7 +60,17 @@ export default defineConfig(({ command }) => {
     // self-locating packages stay outside.
     ssr: command === "build" ? { noExternal: true as const, external } : { external },
     environments: {
-      ssr: { build: { rollupOptions: { input: { index: "./app/server.ts", work: "./app/work.ts" } } } },
+      ssr: {
+        build: {
+          rollupOptions: {
+            input: {
+              index: "./app/server.ts",
+              work: "./app/work.ts",
+              "read-techniques": "./app/read-techniques.ts",
+            },
+          },
+        },
+      },
       client: { build: { rolldownOptions: { output: { codeSplitting: { groups } }, treeshake } } },
     },
     optimizeDeps: {

@@ -10,6 +10,7 @@ import { bound, inPractice, prove, withProof, type Tx } from "./database";
 import type { Handover } from "./handovers";
 import { inTransaction } from "./transaction";
 import { Lane } from "./lane";
+import { forgetTries, giveBack, inTime, noteTry, pause, throttleKey, type Wait } from "./throttle";
 
 /** How the camera is usually set up, in mm: asked once, noted with every picture. */
 export type StandSetup = Pick<
@@ -47,54 +48,16 @@ export const hashPassword = (password: string) => hash(password, argon);
 export const sessionHours = 14;
 export const idleHours = 3;
 
-const throttleMinutes = 15;
-/** Wrong passwords in a quarter of an hour: for one account from devices it does not know; for one device it knows. */
-const attemptsPerEmail = 6;
-const attemptsPerDevice = 6;
 /** From here on an address waits before each try. It is never shut out: others may share it. */
-const attemptsPerAddress = 40;
+const triesPerAddress = 40;
 const slowSeconds = 3;
 
-export type SignIn =
-  { kind: "signed-in"; token: string; device: string } | { kind: "refused" } | { kind: "throttled"; minutes: number };
-
-/** Notes an attempt under `key` and says how many there are of late; over `most`, none is noted. */
-async function attempt(db: Knex, key: string, most: number): Promise<number> {
-  return withProof(db, "app.throttle_key", key, async (trx) => {
-    // old attempts of everybody are swept; those that another request is sweeping are left to it
-    await trx.raw(
-      `delete from sign_in_attempt where ctid = any(array(select ctid from sign_in_attempt
-       where at < now() - interval '${throttleMinutes} minutes' limit 500 for update skip locked))`,
-    );
-    // Serialise attempts on one key: a burst in parallel must not slip under the limit.
-    await trx.raw("select pg_advisory_xact_lock(hashtextextended(?, 0))", [key]);
-    const counted = await trx("sign_in_attempt").where({ throttle_key: key }).count<{ count: string }[]>("* as count");
-    const before = Number(counted[0]?.count);
-    if (before < most) await trx("sign_in_attempt").insert({ throttle_key: key });
-    return before;
-  });
-}
-
-const forget = (db: Knex, key: string) =>
-  withProof(db, "app.throttle_key", key, (trx) => trx("sign_in_attempt").where({ throttle_key: key }).del());
-
-/** A sign-in that succeeded was no attempt at guessing: it does not count against others at the same address. */
-const giveBack = (db: Knex, key: string) =>
-  withProof(db, "app.throttle_key", key, (trx) =>
-    trx("sign_in_attempt")
-      .whereRaw("ctid = (select ctid from sign_in_attempt where throttle_key = ? order by at desc limit 1)", [key])
-      .del(),
-  );
-
-const pause = (seconds: number) => new Promise((resolve) => setTimeout(resolve, seconds * 1000));
-
-/** A key of the throttle: what is counted, and for whom. Nothing that can be read back. */
-export const throttleKey = (what: "email" | "device" | "address" | "own", whose: string) => sha256(`${what} ${whose}`);
+export type SignIn = { kind: "signed-in"; token: string; device: string } | { kind: "refused" };
 
 /**
  * Checks e-mail and password; on success opens a session and returns its token, and the device's. Both are stored only
- * as hashes. A device that signed in to this account before has a count of its own: strangers who try passwords, from
- * wherever, cannot shut it out.
+ * as hashes. After six wrong ones each try waits, and none is refused for them: strangers who guess shut nobody out. What is
+ * counted is a device that signed in to this account before, else the account together with the address.
  */
 export async function signIn(
   db: Knex,
@@ -106,7 +69,7 @@ export async function signIn(
     /** Token of the session this browser had before: it ends with the new one's beginning. */
     replaces?: string | undefined;
   },
-  wait: (seconds: number) => Promise<unknown> = pause,
+  wait: Wait = pause,
 ): Promise<SignIn> {
   const email = asked.email.trim().toLowerCase();
   const [row, known] = await withProof(db, "app.sign_in_email", email, async (trx) => {
@@ -118,14 +81,16 @@ export async function signIn(
     return [found, Boolean(await trx("known_device").where({ practitioner_id: found.id }).first("id"))] as const;
   });
   const address = throttleKey("address", asked.address);
-  const own = known ? throttleKey("device", `${asked.device} ${email}`) : throttleKey("email", email);
-  const most = known ? attemptsPerDevice : attemptsPerEmail;
-  if ((await attempt(db, own, most)) >= most) return { kind: "throttled", minutes: throttleMinutes };
-  if (!known && (await attempt(db, address, attemptsPerAddress)) >= attemptsPerAddress) await wait(slowSeconds);
+  const own = known
+    ? throttleKey("device", `${asked.device} ${email}`)
+    : throttleKey("account", `${email} ${asked.address}`);
   const against = row?.password_hash ?? (await nobody);
-  const right = await checking.through(asked.address, () => verify(against, asked.password));
+  const right = await inTime(db, own, wait, async () => {
+    if (!known && (await noteTry(db, address)) >= triesPerAddress) await wait(slowSeconds);
+    return checking.through(asked.address, () => verify(against, asked.password));
+  });
   if (!row || !right) return { kind: "refused" };
-  await forget(db, own);
+  await forgetTries(db, own);
   if (!known) await giveBack(db, address);
   if (asked.replaces) await endSession(db, asked.replaces);
   const token = randomBytes(32).toString("base64url");
@@ -206,20 +171,25 @@ export async function enterSession(trx: Knex.Transaction, token: string): Promis
   };
 }
 
-/** Whether a password is the practitioner's own: asked for where a sign-in alone is not enough. Throttled. */
+/** Whether a password is the practitioner's own: asked for where a sign-in alone is not enough. Slowed as sign-in is. */
 export async function passwordIs(
   db: Knex,
-  practitioner: Pick<Practitioner, "email">,
+  practitioner: Pick<Practitioner, "email" | "sessionId">,
   password: string,
-): Promise<boolean | "throttled"> {
-  const key = throttleKey("own", practitioner.email);
-  if ((await attempt(db, key, attemptsPerEmail)) >= attemptsPerEmail) return "throttled";
+  wait: Wait = pause,
+): Promise<boolean> {
+  const key = throttleKey("own", practitioner.sessionId);
   const row = await withProof(db, "app.sign_in_email", practitioner.email, (trx) =>
     trx("practitioner").first<{ password_hash: string } | undefined>("password_hash"),
   );
-  const right =
-    row !== undefined && (await checking.through(practitioner.email, () => verify(row.password_hash, password)));
-  if (right) await forget(db, key);
+  const right = await inTime(
+    db,
+    key,
+    wait,
+    async () =>
+      row !== undefined && (await checking.through(practitioner.email, () => verify(row.password_hash, password))),
+  );
+  if (right) await forgetTries(db, key);
   return right;
 }
 

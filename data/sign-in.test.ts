@@ -1,14 +1,6 @@
 import { randomUUID } from "node:crypto";
-import {
-  enterSession,
-  hashPassword,
-  idleHours,
-  isSignedIn,
-  signIn,
-  signOut,
-  signOutEverywhere,
-  throttleKey,
-} from "./practitioners";
+import { enterSession, hashPassword, idleHours, isSignedIn, signIn, signOut, signOutEverywhere } from "./practitioners";
+import { throttleKey, waitAfter } from "./throttle";
 import { makeDatabase, type TestDatabase } from "./test/database";
 import { inTransaction } from "./transaction";
 
@@ -90,40 +82,79 @@ describe("signing in", () => {
 });
 
 describe("who guesses", () => {
-  it("is stopped after six wrong attempts, the right password included, even when they come at once", async () => {
-    const tries = await Promise.all(Array.from({ length: 8 }, () => enter("guess@test.example", "wrong", "c")));
-    expect(tries.filter((result) => result.kind === "refused")).toHaveLength(6);
-    expect(tries.filter((result) => result.kind === "throttled")).toHaveLength(2);
+  const since = () => waits.splice(0);
+
+  it("waits longer for each guess after six, even when they come at once, one at a time", async () => {
+    since();
+    const tries = await Promise.allSettled(Array.from({ length: 9 }, () => enter("guess@test.example", "wrong", "c")));
+    const refused = tries.filter((each) => each.status === "fulfilled" && each.value.kind === "refused");
+    expect(refused.length + tries.filter((each) => each.status === "rejected").length).toBe(9);
+    expect(refused.length).toBeGreaterThanOrEqual(7);
+    await enter("guess@test.example", "wrong", "c");
+    expect(Math.max(...since())).toBe(24);
+    expect([5, 6, 7, 8, 9, 10, 1000].map(waitAfter)).toEqual([0, 3, 6, 12, 24, 30, 30]);
   });
 
-  it("does not shut out a device that signed in before, which has a count of its own", async () => {
+  it("shuts nobody out: the right password is taken after any number of wrong ones, a stranger's or one's own", async () => {
+    for (let i = 0; i < 9; i++) expect((await enter("ida@test.example", "wrong", "strangers")).kind).toBe("refused");
+    since();
+    // from another place at once, from the same place after a while
+    expect((await enter("ida@test.example", "right words", "elsewhere")).kind).toBe("signed-in");
+    expect(since()).toEqual([]);
+    expect((await enter("ida@test.example", "right words", "strangers")).kind).toBe("signed-in");
+    expect(since()).toEqual([24]);
+    // and that was that
+    await enter("ida@test.example", "wrong", "strangers");
+    expect(since()).toEqual([]);
+  });
+
+  it("counts a device that signed in before by itself; another account's device is no help", async () => {
     const { device } = await signedIn("ida@test.example", "right words", "home");
-    for (let i = 0; i < 7; i++) await enter("ida@test.example", "wrong", "strangers");
-    expect((await enter("ida@test.example", "right words", "elsewhere")).kind).toBe("throttled");
-    expect((await enter("ida@test.example", "right words", "strangers", device)).kind).toBe("signed-in");
-    // the device's own guesses are counted, and another account's device is no help
-    for (let i = 0; i < 6; i++) expect((await enter("ida@test.example", "wrong", "home", device)).kind).toBe("refused");
-    expect((await enter("ida@test.example", "right words", "home", device)).kind).toBe("throttled");
+    for (let i = 0; i < 7; i++) await enter("ida@test.example", "wrong", "home");
+    since();
+    expect((await enter("ida@test.example", "right words", "home", device)).kind).toBe("signed-in");
+    expect(since()).toEqual([]);
+    for (let i = 0; i < 6; i++) await enter("ida@test.example", "wrong", "home", device);
+    expect((await enter("ida@test.example", "right words", "home", device)).kind).toBe("signed-in");
+    expect(since()).toEqual([3]);
     const unas = await signedIn("una@test.example", "right words", "home");
-    expect((await enter("ida@test.example", "right words", "home", unas.device)).kind).toBe("throttled");
-    expect((await enter("ida@test.example", "right words", "home", "made-up")).kind).toBe("throttled");
+    await enter("ida@test.example", "wrong", "home", unas.device);
+    await enter("ida@test.example", "wrong", "home", "made-up");
+    expect(since()).toEqual([6, 12]);
+  });
+
+  it("ends the session that a new one replaces in the same browser, and no other", async () => {
+    const here = await signedIn("una@test.example", "right words", "a");
+    const there = await signedIn("una@test.example", "right words", "b");
+    const next = await signIn(db.app, {
+      email: "ida@test.example",
+      password: "right words",
+      address: "a",
+      replaces: here.token,
+    });
+    expect(next.kind).toBe("signed-in");
+    expect(await who(here.token)).toBeUndefined();
+    expect(await who(there.token)).toMatchObject({ name: "Una Test" });
+    // a wrong password ends nothing
+    await signIn(db.app, { email: "ida@test.example", password: "no", address: "a", replaces: there.token });
+    expect(await who(there.token)).toBeDefined();
   });
 
   it("slows an address that tries many names, and never shuts out others who share it", async () => {
     for (let i = 0; i < 40; i++) await enter(`name${i}@test.example`, "wrong", "crowd");
-    expect(waits).toEqual([]);
+    expect(since()).toEqual([]);
     expect((await enter("name41@test.example", "wrong", "crowd")).kind).toBe("refused");
     const known = await signedIn("una@test.example", "right words", "crowd");
-    expect(waits).toEqual([3, 3]);
+    expect(since()).toEqual([3, 3]);
     // and a device that is known does not even wait
     await signedIn("una@test.example", "right words", "crowd", known.device);
-    expect(waits).toHaveLength(2);
+    expect(since()).toEqual([]);
   });
 
   it("leaves nothing behind: old attempts are swept by whoever comes next, new ones are not", async () => {
     await enter("old@test.example", "wrong", "past");
     await enter("new@test.example", "wrong", "past");
-    const keys = [throttleKey("email", "old@test.example"), throttleKey("email", "new@test.example")];
+    const keys = [throttleKey("account", "old@test.example past"), throttleKey("account", "new@test.example past")];
     await inTransaction(db.owner, async (trx) => {
       await trx.raw("alter table sign_in_attempt no force row level security");
       await trx("sign_in_attempt")

@@ -1,3 +1,4 @@
+import { AsyncLocalStorage } from "node:async_hooks";
 import type { Knex } from "knex";
 
 /** What a transaction wrote is not in the database: COMMIT was refused, or there was nothing left to commit. */
@@ -5,8 +6,29 @@ export class NotStored extends Error {
   override name = "NotStored";
 }
 
-/** Opens a transaction that `commit` or `rollBack` ends. */
-export const begin = (db: Knex): Promise<Knex.Transaction> => db.transaction();
+/** What a request holds: one connection at the most, or as many as there are could each wait for another. */
+const holding = new AsyncLocalStorage<{ connection: boolean }>();
+
+/** Runs `work` as one request: whatever it does, it never holds two connections. */
+export const asOneRequest = <T>(work: () => T): T => holding.run({ connection: false }, work);
+
+/** Opens a transaction that `commit` or `rollBack` ends. Within a request that holds a connection already it throws. */
+export async function begin(db: Knex): Promise<Knex.Transaction> {
+  const held = holding.getStore();
+  if (held?.connection) throw new Error("a request holds a connection already: it may not take a second");
+  if (held) held.connection = true;
+  const release = () => {
+    if (held) held.connection = false;
+  };
+  try {
+    const trx = await db.transaction();
+    trx.executionPromise.then(release, release);
+    return trx;
+  } catch (error) {
+    release();
+    throw error;
+  }
+}
 
 /** What the server did when it was told to commit: it rolls a transaction back, without a fault, in which a statement failed. */
 const commandOf = (answer: unknown): unknown =>

@@ -83,7 +83,20 @@ describe("a file of techniques", () => {
       field: "format",
       message: "“format” is missing.",
     });
-    expect(faultsIn("[".repeat(200_000))[0]!.message).toMatch(/nested too deeply|well-formed/);
+    expect(faultsIn("[".repeat(200_000))[0]!.message).toMatch(/nested deeper than 12 levels/);
+  });
+
+  it("tells the first fault of each technique, and stops at two hundred or where there are too many", () => {
+    const file = (n: number) =>
+      JSON.stringify({ format: "ember-path-techniques", version: 1, techniques: Array(n).fill({}) });
+    expect(faultsIn(file(7)).map(({ field }) => field)).toEqual(
+      Array.from({ length: 7 }, (_, i) => `techniques[${i}].key`),
+    );
+    expect(faultsIn(file(1500))).toHaveLength(200);
+    expect(faultsIn(file(20_000))).toMatchObject([{ field: "techniques", message: "At most 2000, got 20000." }]);
+    expect(faultsIn("{}".repeat(100_000))).toHaveLength(1);
+    expect(faultsIn("x".repeat(1_900_000))).toHaveLength(1);
+    expect(faultsIn(" ".repeat(2_000_001))[0]!.message).toBe("At most 2000000 characters, got 2000001.");
   });
 
   it("never throws and never takes a part, whatever is changed in a good file", () => {

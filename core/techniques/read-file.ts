@@ -1,5 +1,12 @@
 import Ajv, { type ErrorObject } from "ajv";
-import { findNodeAtLocation, getNodeValue, parseTree, printParseErrorCode, type ParseError } from "jsonc-parser";
+import {
+  findNodeAtLocation,
+  parseTree,
+  printParseErrorCode,
+  visit,
+  type Node,
+  type ParseErrorCode,
+} from "jsonc-parser";
 import { faultsOf, type Fault } from "./check";
 import type { Definition } from "./definition";
 import schema from "./techniques.schema.json";
@@ -8,8 +15,20 @@ import schema from "./techniques.schema.json";
 export type FileFault = Fault & { line: number; technique?: string };
 
 const ajv = new Ajv({ allErrors: true, verbose: true, strict: true });
-const isFile = ajv.compile(schema);
+ajv.addSchema(schema);
 const isDefinition = ajv.getSchema(`${schema.$id}#/definitions/technique`)!;
+
+// in a file the first fault of each technique is enough: who has a hundred techniques does not read a thousand faults, and
+// a file that is none would be gone through for as long as anybody waits
+const first = new Ajv({ verbose: true, strict: true });
+first.addSchema(schema);
+const isFileDefinition = first.getSchema(`${schema.$id}#/definitions/technique`)!;
+const mostTechniques = schema.properties.techniques.maxItems;
+const isEnvelope = first.compile({
+  ...schema,
+  $id: "/formats/techniques-envelope",
+  properties: { ...schema.properties, techniques: { type: "array", maxItems: mostTechniques } },
+});
 
 /** "/techniques/3/minutes/least" as path and in words: techniques[3].minutes.least. */
 const pathOf = (pointer: string): (string | number)[] =>
@@ -84,9 +103,12 @@ export function faultsOfTyped(value: unknown): Fault[] {
 }
 
 /** So many faults are looked for in a file: nobody reads more at once. */
-const mostFaults = 1000;
+const mostFaults = 200;
+/** Characters of a file: 2,000 techniques with all that can be said of them are a fifth of it. */
+const mostCharacters = 2_000_000;
+const deepest = 12;
 
-/** Reads a file of techniques whole: all of its definitions, or every fault in it and none of them. */
+/** Reads a file of techniques whole: all of its definitions, or the first fault of each technique and none of them. */
 export function readTechniques(text: string): { definitions: Definition[] } | { faults: FileFault[] } {
   try {
     return read(text);
@@ -110,19 +132,21 @@ function read(text: string): ReturnType<typeof readTechniques> {
     }
     return low + 1;
   };
-  const broken: ParseError[] = [];
-  const tree = parseTree(text, broken, { disallowComments: true, allowTrailingComma: false, allowEmptyContent: false });
-  if (broken.length > 0 || !tree) {
-    const seen = broken.map(({ error, offset }) => ({
-      line: lineAt(offset),
-      field: "file",
-      message: `This is not well-formed JSON: ${printParseErrorCode(error)
+  const about = (line: number, message: string) => ({ faults: [{ line, field: "file", message }] });
+  if (text.length > mostCharacters) return about(1, `At most ${mostCharacters} characters, got ${text.length}.`);
+  const broken = firstBreak(text);
+  if (broken === "nested") return about(1, `It is nested deeper than ${deepest} levels.`);
+  if (broken)
+    return about(
+      lineAt(broken.offset),
+      `This is not well-formed JSON: ${printParseErrorCode(broken.error)
         .replace(/(?<=[a-z])(?=[A-Z])/g, " ")
         .toLowerCase()}.`,
-    }));
-    return { faults: seen.length > 0 ? seen : [{ line: 1, field: "file", message: "The file is empty." }] };
-  }
-  const value = getNodeValue(tree) as unknown;
+    );
+  const tree = parseTree(text, [], { disallowComments: true, allowTrailingComma: false });
+  if (!tree) return about(1, "The file is empty.");
+  const value = JSON.parse(text) as unknown;
+  const items = findNodeAtLocation(tree, ["techniques"])?.children ?? [];
   const nameAt = (i: unknown): string | undefined => {
     const list = (value as { techniques?: unknown }).techniques;
     const name =
@@ -130,8 +154,13 @@ function read(text: string): ReturnType<typeof readTechniques> {
     return typeof name === "string" ? name : undefined;
   };
   const lineOf = (path: readonly (string | number)[]): number => {
-    for (let length = path.length; length >= 0; length--) {
-      const node = findNodeAtLocation(tree, path.slice(0, length));
+    // a technique is found by its place, not by counting from the first
+    const own = path[0] === "techniques" && typeof path[1] === "number" ? items[path[1]] : undefined;
+    const from: { node: Node; path: readonly (string | number)[] } = own
+      ? { node: own, path: path.slice(2) }
+      : { node: tree, path };
+    for (let length = from.path.length; length >= 0; length--) {
+      const node = findNodeAtLocation(from.node, from.path.slice(0, length));
       if (node) return lineAt(node.offset);
     }
     return 1;
@@ -140,15 +169,17 @@ function read(text: string): ReturnType<typeof readTechniques> {
     const technique = at[0] === "techniques" ? nameAt(at[1]) : undefined;
     return { line: lineOf(at), field, message, ...(technique !== undefined && { technique }) };
   };
-  if (!isFile(value))
-    return {
-      faults: inOrder(
-        shapeFaults(isFile.errors)
-          .slice(0, mostFaults)
-          .map(({ at, field, message }) => faultAt(at, field, message)),
-      ),
-    };
+  if (!isEnvelope(value))
+    return { faults: shapeFaults(isEnvelope.errors).map(({ at, field, message }) => faultAt(at, field, message)) };
   const { techniques } = value as unknown as { techniques: Definition[] };
+  const misshapen: FileFault[] = [];
+  for (const [i, definition] of techniques.entries()) {
+    if (isFileDefinition(definition)) continue;
+    const [{ at, field, message }] = shapeFaults(isFileDefinition.errors) as [ReturnType<typeof shapeFaults>[number]];
+    misshapen.push(faultAt(["techniques", i, ...at], `techniques[${i}]${field && `.${field}`}`, message));
+    if (misshapen.length === mostFaults) break;
+  }
+  if (misshapen.length > 0) return { faults: misshapen };
   const faults = techniques.flatMap((definition, i) =>
     faultsOf(definition).map(({ field, message }) =>
       faultAt(["techniques", i, ...partsOf(field)], `techniques[${i}].${field}`, message),
@@ -172,6 +203,40 @@ function read(text: string): ReturnType<typeof readTechniques> {
   twice(({ key }) => key, "key");
   twice(({ name }) => name.toLowerCase(), "name");
   return faults.length > 0 ? { faults: inOrder(faults) } : { definitions: techniques };
+}
+
+/** Where a text stops being JSON, or that it is nested deeper than a file of techniques is; undefined where it is neither. */
+function firstBreak(text: string): { error: ParseErrorCode; offset: number } | "nested" | undefined {
+  let found: { error: ParseErrorCode; offset: number } | "nested" | undefined;
+  let depth = 0;
+  /** Leaves the visitor, which would go on to the end. */
+  const enough = new Error("enough");
+  const down = () => {
+    if (++depth > deepest) {
+      found = "nested";
+      throw enough;
+    }
+  };
+  const up = () => void depth--;
+  try {
+    visit(
+      text,
+      {
+        onError: (error, offset) => {
+          found = { error, offset };
+          throw enough;
+        },
+        onObjectBegin: down,
+        onArrayBegin: down,
+        onObjectEnd: up,
+        onArrayEnd: up,
+      },
+      { disallowComments: true, allowTrailingComma: false, allowEmptyContent: false },
+    );
+  } catch (error) {
+    if (error !== enough) throw error;
+  }
+  return found;
 }
 
 const partsOf = (field: string): (string | number)[] =>

@@ -6,7 +6,8 @@ import { object, string } from "yup";
 import type { Route } from "./+types/handed";
 import { answers, answerWord, askedKeys, questions, rescreen, type Answer } from "~core/screening/questions";
 import { database } from "~app/server/request/database.server";
-import { inSession, signedIn } from "~app/server/request/session.server";
+import { answering } from "~app/server/request/faults.server";
+import { asking, bodyOf, inSession, signedIn } from "~app/server/request/session.server";
 import { Box, Typography } from "~app/ui/box";
 import { Mark } from "~app/ui/mark";
 import { validate } from "~app/validation";
@@ -66,15 +67,19 @@ const answerSchema = object({
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
-export function action({ params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx, practitioner, body }) => {
+export async function action({ params, context }: Route.ActionArgs) {
+  const form = bodyOf(context).fields;
+  const takesBack = form.intent === "take-back";
+  // looking at a password takes its time and a connection of its own: before the request takes one
+  const right =
+    takesBack &&
+    (await answering(() =>
+      passwordIs(database(), asking(context), typeof form.password === "string" ? form.password : ""),
+    ));
+  return inSession(context, async ({ tx, practitioner }) => {
     const handover = await handoverOfSession(tx, practitioner.sessionId);
     if (handover?.id !== params.handoverId) throw new NotFound("handover");
-    const form = body.fields;
-    if (form.intent === "take-back") {
-      const right = await passwordIs(database(), practitioner, String(form.password ?? ""));
-      if (right === "throttled")
-        return data({ error: "Too many attempts. Wait a quarter of an hour." }, { status: 429 });
+    if (takesBack) {
       if (!right) return data({ error: "That is not the password this tablet was signed in with." }, { status: 400 });
       const visit = await getVisit(tx, handover.visitId);
       await takeBack(tx, practitioner.sessionId, handover.id);

@@ -8,10 +8,12 @@ import type { Route } from "./+types/import";
 import { isFixed } from "~core/series/arc-session";
 import { libraryInUse } from "~core/techniques/library";
 import { chosenOf, incomingTo, type Choice, type Incoming } from "~core/techniques/merge";
-import { readTechniques, type FileFault } from "~core/techniques/read-file";
+import type { FileFault } from "~core/techniques/read-file";
 import { counted } from "~core/words";
 import { decide } from "~app/server/request/library.server";
-import { inSession } from "~app/server/request/session.server";
+import { answering } from "~app/server/request/faults.server";
+import { asking, bodyOf, inSession } from "~app/server/request/session.server";
+import { readTechniquesApart } from "~app/server/work/read-techniques.server";
 import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import { Page } from "~app/ui/page";
@@ -33,10 +35,13 @@ const isChoices = (value: unknown): value is Record<string, Choice> =>
   Object.values(value).every((each) => each === "take" || each === "keep" || each === "beside");
 
 /** Looks at a file without keeping anything of it, or keeps what was chosen: all of that, or nothing. */
-export function action({ context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx, practitioner, body }) => {
-    const { intent, text, choices, stamp } = body.fields;
-    const read = readTechniques(typeof text === "string" ? text : "");
+export async function action({ context }: Route.ActionArgs) {
+  const { intent, text, choices, stamp } = bodyOf(context).fields;
+  // before a connection is taken: reading may take its time
+  const read = await answering(() =>
+    readTechniquesApart(asking(context).practiceId, typeof text === "string" ? text : ""),
+  );
+  return inSession(context, async ({ tx, practitioner }) => {
     if ("faults" in read) return data({ faults: read.faults } satisfies Answer, { status: 422 });
     const library = libraryInUse();
     const incoming = incomingTo(library, read.definitions, isFixed);

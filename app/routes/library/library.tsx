@@ -60,6 +60,9 @@ export const shouldRevalidate = ({ currentUrl, nextUrl, defaultShouldRevalidate 
     ? false
     : defaultShouldRevalidate;
 
+/** So much of a typed line is looked for: more is nothing that anybody asks. */
+const mostTyped = 200;
+
 /** The catalogue the planner chooses from: search it as one speaks, open a card, compare two. */
 export default function Library({ loaderData: { client } }: Route.ComponentProps) {
   const [params, setParams] = useSearchParams();
@@ -73,7 +76,7 @@ export default function Library({ loaderData: { client } }: Route.ComponentProps
   const open = params.get("open");
   const beside = params.get("beside");
   const typed = useDeferredValue(text);
-  const asked = useMemo(() => readAsked(typed), [typed]);
+  const asked = useMemo(() => readAsked(typed.slice(0, mostTyped)), [typed]);
   const found = useMemo(
     () =>
       findTechniques(asked, all)

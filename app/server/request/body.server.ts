@@ -1,5 +1,9 @@
 import { unstorable } from "~app/storable";
 
+/** A body of which nothing more comes for so long is given up; a long one has to come at least so fast by then (bytes a second). */
+const silentSeconds = 15;
+const slowest = 8 * 1024;
+
 /** What may be sent: how much of it, and for how long it may take to arrive. The longest first address that fits counts. */
 const rules: { path: RegExp; most: number; seconds: number; what?: string }[] = [
   { path: /^\/clients\/[^/]+\/photos\/upload$/, most: 25 * 1024 * 1024, seconds: 180, what: "The file" },
@@ -61,6 +65,17 @@ function parse(type: string, bytes: Buffer): unknown {
   }
 }
 
+/** What `reading` brings within so many seconds; "late" where it does not come, "broken" where the line was cut. */
+async function inTime<T>(reading: Promise<T>, seconds: number): Promise<T | "late" | "broken"> {
+  let timer: NodeJS.Timeout | undefined;
+  const late = new Promise<"late">((resolve) => (timer = setTimeout(resolve, Math.max(0, seconds) * 1000, "late")));
+  try {
+    return await Promise.race([reading.catch(() => "broken" as const), late]);
+  } finally {
+    clearTimeout(timer);
+  }
+}
+
 /** Reads a body up to its limit and no further; what is too large, too slow or cut off is answered 413, 408 or 400. */
 export async function readBody(request: Request): Promise<Body> {
   const path = new URL(request.url).pathname.replace(/\.data$/, "");
@@ -73,20 +88,19 @@ export async function readBody(request: Request): Promise<Body> {
   let size = 0;
   const reader = request.body?.getReader();
   if (reader) {
-    let timer: NodeJS.Timeout | undefined;
-    const late = new Promise<"late">((resolve) => (timer = setTimeout(resolve, seconds * 1000, "late")));
+    const began = performance.now();
     try {
       for (;;) {
-        const next = await Promise.race([reader.read(), late]).catch(() => "broken" as const);
-        if (next === "late")
-          throw refuse(408, `It took more than ${seconds} seconds to arrive. Nothing was stored; send it again.`);
+        const waited = (performance.now() - began) / 1000;
+        const crawls = waited > silentSeconds && size < slowest * (waited - silentSeconds);
+        const next = crawls ? "late" : await inTime(reader.read(), Math.min(silentSeconds, seconds - waited));
+        if (next === "late") throw refuse(408, "It took too long to arrive. Nothing was stored; send it again.");
         if (next === "broken" || next.done) break;
         size += next.value.length;
         if (size > most) throw large();
         chunks.push(next.value);
       }
     } finally {
-      clearTimeout(timer);
       reader.releaseLock();
     }
   }

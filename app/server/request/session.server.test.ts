@@ -1,4 +1,5 @@
 import { RouterContextProvider, type MiddlewareFunction } from "react-router";
+import { withProof } from "~data/database";
 import { hashPassword, signIn } from "~data/practitioners";
 import { makeDatabase, type TestDatabase } from "~data/test/database";
 import { randomUUID } from "node:crypto";
@@ -24,8 +25,8 @@ afterAll(async () => {
 });
 
 /** A request of the one who signed in, answered by `next`. */
-function ask(next: (context: RouterContextProvider) => Promise<Response>) {
-  const request = new Request("http://here.example/", { headers: { Cookie: `ember_session=${token}` } });
+function ask(next: (context: RouterContextProvider) => Promise<Response>, method = "GET") {
+  const request = new Request("http://here.example/", { method, headers: { Cookie: `ember_session=${token}` } });
   const context = new RouterContextProvider();
   const asked = { request, context, params: {}, url: new URL(request.url), pattern: "/" };
   return (signedIn as MiddlewareFunction<Response>)(asked as never, () => next(context)) as Promise<Response>;
@@ -65,6 +66,22 @@ describe("a request of someone who signed in", () => {
     );
     expect(await seen.json()).toEqual({ name: "Test" });
     expect(inUse()).toBe(0);
+  });
+
+  it("never holds two: what would take a second is told so, and gives its own back", async () => {
+    const twice = ask((context) =>
+      inSession(context, () =>
+        withProof(database(), "app.sign_in_email", "one@test.example", (trx) => trx.raw("select 1")),
+      ),
+    );
+    await expect(twice).rejects.toThrow("may not take a second");
+    expect(inUse()).toBe(0);
+    // one after the other is how it is done
+    const oneByOne = await ask(async (context) => {
+      await withProof(database(), "app.sign_in_email", "one@test.example", (trx) => trx.raw("select 1"));
+      return inSession(context, () => Promise.resolve(new Response("both")));
+    }, "POST");
+    expect(oneByOne.status).toBe(200);
   });
 
   it("holds none when whoever asked went away while loaders still wait for their turn", async () => {

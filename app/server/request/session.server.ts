@@ -1,12 +1,12 @@
 import { createContext, data, redirect, type MiddlewareFunction, type RouterContextProvider } from "react-router";
 import type { Tx } from "~data/database";
 import { Overtaken } from "~data/errors";
-import { commit, rollBack } from "~data/transaction";
+import { asOneRequest, commit, rollBack } from "~data/transaction";
 import { sessionHours, type Practitioner } from "~data/practitioners";
 import { Body, readBody } from "./body.server";
 import { enter } from "./enter.server";
 import { answering, answerTo } from "./faults.server";
-import { uploads } from "./uploads.server";
+import { enterUploads } from "./uploads.server";
 import { bringLibrary, withLibrary } from "./library.server";
 import { notesOf } from "./request.server";
 
@@ -139,7 +139,8 @@ const isUpload = (request: Request) => pathOf(request).endsWith("/photos/upload"
  * Middleware of everything behind sign-in: finds out who asks, reads what they send while no connection is held, and
  * commits what was done unless the answer is an error. Rows that are missing, or another practice's, answer 404 alike.
  */
-export const signedIn: MiddlewareFunction<Response> = (asked, next) => withLibrary(() => attend(asked, next));
+export const signedIn: MiddlewareFunction<Response> = (asked, next) =>
+  asOneRequest(() => withLibrary(() => attend(asked, next)));
 
 const attend: MiddlewareFunction<Response> = async ({ request, context, params }, next) => {
   const token = tokenOf(request);
@@ -156,7 +157,7 @@ const attend: MiddlewareFunction<Response> = async ({ request, context, params }
       if (request.method !== "GET" && request.method !== "HEAD") {
         await visitor.close(true);
         // files are held in memory: how many at once is decided before the first byte of one is read
-        if (isUpload(request)) leave = uploads.enter(practiceId);
+        if (isUpload(request)) leave = enterUploads(practiceId, visitor.practitioner.id);
         visitor.body = await readBody(request);
       }
       context.set(visitorContext, visitor);

@@ -33,8 +33,6 @@ export async function enterWith(
   if (parsed instanceof Error) return { email, error: parsed.message, status: 400 };
   const asked = { ...parsed, address: notesOf(context).address, device: deviceOf(request), replaces: tokenOf(request) };
   const result = await answering(() => signIn(database(), asked));
-  if (result.kind === "throttled")
-    return { email, error: `Too many attempts. Wait ${result.minutes} minutes and try again.`, status: 429 };
   if (result.kind === "refused")
     return {
       email,

@@ -1,7 +1,22 @@
 import { Lane } from "~data/lane";
 
+const all = new Lane({ atOnce: 16, inside: 16, ofOne: 8 });
+const own = new Lane({ atOnce: 16, inside: 16, ofOne: 2 });
+
 /**
- * Files are held in memory while they arrive (25 MB each): at most eight at once, two of one practice; who comes then is
- * told to come again.
+ * Files are held in memory while they arrive (25 MB each): at most sixteen at once, eight of one practice, two of one
+ * practitioner; who comes then is told to come again. Takes a place, or throws Busy; returns what gives it back.
  */
-export const uploads = new Lane({ atOnce: 8, inside: 8, ofOne: 2 });
+export function enterUploads(practiceId: string, practitionerId: string): () => void {
+  const leaveOwn = own.enter(practitionerId);
+  try {
+    const leaveAll = all.enter(practiceId);
+    return () => {
+      leaveOwn();
+      leaveAll();
+    };
+  } catch (error) {
+    leaveOwn();
+    throw error;
+  }
+}
