@@ -3,6 +3,7 @@ import MuiLink from "@mui/material/Link";
 import { addDays, addWeeks, format, parseISO, startOfWeek } from "date-fns";
 import { Link } from "react-router";
 import type { Route } from "./+types/calendar";
+import { addressOf } from "~app/server/request/address.server";
 import { inSession } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
 import { Box, Typography } from "~app/ui/box";
@@ -15,9 +16,8 @@ const weeks = 4;
 
 export function loader({ request, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx }) => {
-    const asked = new URL(request.url).searchParams.get("from") ?? "";
     const day = today();
-    const start = startOfWeek(parseISO(/^\d{4}-\d{2}-\d{2}$/.test(asked) ? asked : day), { weekStartsOn: 1 });
+    const start = startOfWeek(parseISO(addressOf(request).day("from") ?? day), { weekStartsOn: 1 });
     const visits = await visitsBetween(tx, iso(start), iso(addDays(start, weeks * 7 - 1)));
     return {
       day,

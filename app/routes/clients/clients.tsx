@@ -5,6 +5,7 @@ import { useEffect, useRef } from "react";
 import { Link, useFetcher, useSearchParams, useSubmit } from "react-router";
 import type { Route } from "./+types/clients";
 import { ageOn } from "~core/client";
+import { addressOf } from "~app/server/request/address.server";
 import { inSession } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
 import { Icon, icons } from "~app/ui/icon";
@@ -20,10 +21,10 @@ export const meta: Route.MetaFunction = () => [{ title: "Clients · Ember Path" 
 
 export function loader({ request, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx }) => {
-    const query = new URL(request.url).searchParams;
-    const archived = query.get("archived") === "1";
-    const after = query.get("after") ?? undefined;
-    const page = await listClients(tx, { search: query.get("q") ?? "", archived, after });
+    const query = addressOf(request);
+    const archived = query.is("archived", "1");
+    const after = query.id("after");
+    const page = await listClients(tx, { search: query.text("q") ?? "", archived, after });
     return { ...page, most: clientsAPage, archived, later: after !== undefined, today: today() };
   });
 }

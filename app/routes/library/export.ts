@@ -4,12 +4,13 @@ import { definitionOf } from "~core/techniques/definition";
 import { offered, libraryInUse } from "~core/techniques/library";
 import { ownDefinitions } from "~core/techniques/merge";
 import { fileOf } from "~core/techniques/read-file";
+import { addressOf } from "~app/server/request/address.server";
 import { inSession } from "~app/server/request/session.server";
 
 /** The practice's own techniques as an open file; with `?all=1` every one that it works with, parts of the arc left out. */
 export function loader({ request, context }: Route.LoaderArgs) {
   return inSession(context, () => {
-    const all = new URL(request.url).searchParams.get("all") === "1";
+    const all = addressOf(request).is("all", "1");
     const definitions = all
       ? offered()
           .filter(({ stem }) => !isFixed(stem))

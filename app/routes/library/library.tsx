@@ -16,15 +16,14 @@ import { askedWords, findTechniques, readAsked } from "~core/techniques/find";
 import { positionName, type Technique } from "~core/techniques/technique";
 import { counted } from "~core/words";
 import { judgedOf } from "~app/server/client/screening.server";
+import { addressOf } from "~app/server/request/address.server";
 import { inSession } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
 import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import { Empty, Page } from "~app/ui/page";
 import { depthColours } from "~app/ui/theme";
-import { isId } from "~app/event-head";
 import { getClient } from "~data/clients";
-import { NotFound } from "~data/errors";
 import { Card } from "./card";
 import { layerWord, loadWord } from "./words";
 
@@ -33,9 +32,8 @@ export const meta: Route.MetaFunction = () => [{ title: "Library · Ember Path" 
 /** Asked for a client, the library says what today's cautions leave of each technique. */
 export function loader({ request, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx, practitioner }) => {
-    const id = new URL(request.url).searchParams.get("client");
+    const id = addressOf(request).id("client");
     if (!id) return { client: null };
-    if (!isId(id)) throw new NotFound("client");
     const client = await getClient(tx, id);
     const cautions = acting(await judgedOf(tx, client, practitioner), today());
     return {

@@ -1,4 +1,5 @@
 import { daysWorked, sessionDays } from "~core/series/dates";
+import { addressOf } from "~app/server/request/address.server";
 import { today } from "~app/server/today.server";
 import type { Tx } from "~data/database";
 import { NotFound } from "~data/errors";
@@ -8,9 +9,9 @@ import { listVisits, planVisits, type Visit } from "~data/visits";
 /** The visit a request is about: `?visit=5`, or the first that is not closed, or the last. */
 export async function visitOf(tx: Tx, clientId: string, request: Request): Promise<{ visit: Visit; visits: Visit[] }> {
   const visits = await listVisits(tx, clientId);
-  const asked = new URL(request.url).searchParams.get("visit");
+  const asked = addressOf(request).count("visit");
   const visit = asked
-    ? visits.find((each) => each.ordinal === Number(asked))
+    ? visits.find((each) => each.ordinal === asked)
     : (visits.find((each) => each.status !== "closed") ?? visits.at(-1));
   if (!visit) throw new NotFound("visit");
   return { visit, visits };

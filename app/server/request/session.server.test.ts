@@ -4,6 +4,7 @@ import { hashPassword, signIn } from "~data/practitioners";
 import { makeDatabase, type TestDatabase } from "~data/test/database";
 import { randomUUID } from "node:crypto";
 import { closePool, database } from "./database.server";
+import { Pace } from "./pace.server";
 import { inSession, signedIn } from "./session.server";
 
 let db: TestDatabase;
@@ -66,6 +67,17 @@ describe("a request of someone who signed in", () => {
     );
     expect(await seen.json()).toEqual({ name: "Test" });
     expect(inUse()).toBe(0);
+  });
+
+  it("is told to wait where a sign-in asks for more than hands can, and nobody else is", () => {
+    const pace = new Pace();
+    const taken = (practice: string, session: string, now: number) =>
+      Array.from({ length: 500 }, () => pace.takes(practice, session, now)).filter(Boolean).length;
+    expect(taken("p", "wild", 20_000)).toBe(400);
+    expect(taken("p", "another", 20_001)).toBe(400);
+    expect(pace.takes("q", "wild", 20_002)).toBe(true);
+    expect(pace.takes("p", "wild", 29_999)).toBe(false);
+    expect(pace.takes("p", "wild", 30_000)).toBe(true);
   });
 
   it("never holds two: what would take a second is told so, and gives its own back", async () => {

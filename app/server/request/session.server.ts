@@ -8,6 +8,7 @@ import { enter } from "./enter.server";
 import { answering, answerTo } from "./faults.server";
 import { enterUploads } from "./uploads.server";
 import { bringLibrary, withLibrary } from "./library.server";
+import { pace, tooFast } from "./pace.server";
 import { notesOf } from "./request.server";
 
 /** Who asks, what they sent, and the transaction that sees their practice only. */
@@ -152,6 +153,7 @@ const attend: MiddlewareFunction<Response> = async ({ request, context, params }
     const response = await answering(async () => {
       const { practiceId } = await visitor.open();
       notesOf(context).user = visitor.practitioner.id;
+      if (!pace.takes(practiceId, visitor.practitioner.sessionId)) throw tooFast();
       if (Object.entries(params).some(([name, value]) => name.endsWith("Id") && !uuid.test(value ?? "")))
         throw new Response("Not found", { status: 404, statusText: "this address" });
       if (request.method !== "GET" && request.method !== "HEAD") {

@@ -1,6 +1,7 @@
 import type { Route } from "./+types/photo";
 import { stands } from "~core/consent/consent";
 import { lawfulMarks } from "~core/measure/marking";
+import { addressOf } from "~app/server/request/address.server";
 import { inSession } from "~app/server/request/session.server";
 import { isId } from "~app/event-head";
 import { validate, versionOf } from "~app/validation";
@@ -16,7 +17,7 @@ import { setupSchema } from "./setup-form";
  */
 export function loader({ request, params, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx }) => {
-    const size = new URL(request.url).searchParams.get("size") === "thumb" ? "thumb" : "full";
+    const size = addressOf(request).is("size", "thumb") ? "thumb" : "full";
     const file = await photoFile(tx, params.clientId, params.photoId, size);
     if (stands(await consentsOf(tx, params.clientId), "photographs", file.visitId) === false)
       throw new Response("The client has withdrawn consent to photographs", { status: 403 });

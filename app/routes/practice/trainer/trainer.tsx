@@ -5,6 +5,7 @@ import { mixed, number, object, string } from "yup";
 import type { Route } from "./+types/trainer";
 import { progressOf } from "~core/trainer/progress";
 import { z95 } from "~core/units";
+import { addressOf } from "~app/server/request/address.server";
 import { inSession } from "~app/server/request/session.server";
 import { validate } from "~app/validation";
 import { Box, Typography } from "~app/ui/box";
@@ -26,7 +27,7 @@ export const meta: Route.MetaFunction = () => [{ title: "Trainer · Ember Path" 
 const kindOf = (search: string | null): Kind => kinds.find((kind) => kind === search) ?? "force";
 
 export function loader({ request, context }: Route.LoaderArgs) {
-  const kind = kindOf(new URL(request.url).searchParams.get("of"));
+  const kind = kindOf(addressOf(request).text("of") ?? null);
   return inSession(context, async ({ tx, practitioner }) => ({
     kind,
     rounds: await roundsOf(tx, practitioner.id, kind),
