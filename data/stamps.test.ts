@@ -5,6 +5,7 @@ import type { Tx } from "./database";
 import { saveMeasurement } from "./measurements";
 import { stamped, unstamped } from "./migrations/022-stamps";
 import { alsoStamped } from "./migrations/024-jobs";
+import { amendmentsStamped } from "./migrations/026-amendments";
 import { savePreferences } from "./preferences";
 import { saveSettings } from "./practitioners";
 import { appendEvents } from "./session-events";
@@ -51,7 +52,9 @@ describe("the stamp of a client's records", () => {
         name,
         events: unstamped.includes(name) ? null : [4, 8, 16],
       });
-    expect(Object.keys({ ...stamped, ...alsoStamped }).length + unstamped.length).toBe(rows.length);
+    expect(Object.keys({ ...stamped, ...alsoStamped, ...amendmentsStamped }).length + unstamped.length).toBe(
+      rows.length,
+    );
   });
 
   it("changes with what is written about the client, directly or of a visit, and with nothing about others", async () => {

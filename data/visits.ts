@@ -1,6 +1,7 @@
 import { randomUUID } from "node:crypto";
 import type { Knex } from "knex";
 import type { HandBudget } from "../core/techniques/hand-parts";
+import { addOnce } from "./add-once";
 import { once, type Tx } from "./database";
 import { NotFound, Stale } from "./errors";
 
@@ -175,6 +176,7 @@ async function hasRecords(tx: Tx, visitId: string): Promise<boolean> {
     "screening_answer",
     "handover",
     "home_care",
+    "visit_amendment",
   ])
     if (await tx(table).where({ visit_id: visitId }).first("visit_id")) return true;
   return false;
@@ -202,6 +204,43 @@ export async function currentVisit(tx: Tx, clientId: string, today: string): Pro
 export async function openVisit(tx: Tx, id: string, day: string): Promise<void> {
   await tx("visit").where({ id, status: "planned" }).update({ status: "open", on_date: day });
 }
+
+/** What was put right of a closed visit. */
+export type Amendment = { id: string; note: string; why: string; by: string; at: string };
+
+/** Everything that was put right of a visit, oldest first; the visit itself keeps what was written first. */
+export async function amendmentsOf(tx: Tx, visitIds: readonly string[]): Promise<(Amendment & { visitId: string })[]> {
+  const rows = await tx("visit_amendment").whereIn("visit_id", visitIds).orderBy("seq");
+  return rows.map((row) => ({
+    id: row.id,
+    visitId: row.visit_id,
+    note: row.note,
+    why: row.why,
+    by: row.recorded_by,
+    at: (row.created_at as Date).toISOString(),
+  }));
+}
+
+/** Puts a closed visit right: one more note, made from `after` (the last one's id; null: from the first). Sent twice it is one. */
+export async function amendVisit(
+  tx: Tx,
+  visitId: string,
+  amendment: Omit<Amendment, "at"> & { after: string | null },
+): Promise<boolean> {
+  const visit = await tx("visit").where({ id: visitId }).forUpdate().first<{ status: string } | undefined>("status");
+  if (!visit) throw new NotFound("visit");
+  const { id, note, why, by, after } = amendment;
+  const there = await amendmentsOf(tx, [visitId]);
+  const again = there.some((each) => each.id === id);
+  if (!again && (visit.status !== "closed" || (there.at(-1)?.id ?? null) !== after)) throw new Stale("visit");
+  return addOnce(tx, "this amendment", "visit_amendment", { id }, { visit_id: visitId, note, why, recorded_by: by });
+}
+
+/** What a visit took of whoever gave it, as it was worked. */
+export const noteLoad = (tx: Tx, visitId: string, load: HandBudget, by: string): Promise<number> =>
+  tx("visit")
+    .where({ id: visitId })
+    .update({ planned_load: JSON.stringify(load), given_by: tx.raw("coalesce(given_by, ?::uuid)", [by]) });
 
 /** Closes a visit with its note. One that was planned for a day still to come was held today. */
 export async function closeVisit(tx: Tx, id: string, version: number, note: string, today: string): Promise<void> {

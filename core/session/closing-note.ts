@@ -18,7 +18,7 @@ export function closingNote(state: RunState): string {
   const worked = state.steps
     .map((step, i) => ({ step, done: state.states[i]!, name: techniqueOf(step.technique).name }))
     .filter(({ done }) => wasWorked(done));
-  const atTable = `${spokenLength(elapsed(state, state.finishedAt ?? state.startedAt))} at the table`;
+  const atTable = `${spokenLength(elapsed(state, state.finishedAt ?? state.lastAt ?? state.startedAt))} at the table`;
   // an arc has a log of its own
   lines.push(
     state.steps.length === 0

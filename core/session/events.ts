@@ -33,6 +33,8 @@ export type SessionEvent = { id: string; at: string } & (
   | { kind: "paused"; body: Record<string, never> }
   | { kind: "resumed"; body: Record<string, never> }
   | { kind: "finished"; body: Record<string, never> }
+  /** What hands know better than the clock: how long a step took in all. Also after the end. */
+  | { kind: "corrected"; body: { step: number; seconds: Seconds } }
 );
 
 export type EventKind = SessionEvent["kind"];
@@ -47,6 +49,7 @@ export const eventKinds: readonly EventKind[] = [
   "paused",
   "resumed",
   "finished",
+  "corrected",
 ];
 
 /**

@@ -6,6 +6,8 @@ export type StepState = {
   spent: Seconds;
   /** Length of every hold that let go (s). */
   holds: Seconds[];
+  /** Length of the last hold, let go or not (s). */
+  lastHold: Seconds;
   outcome: "waiting" | "done" | "skipped";
   pressure: number | undefined;
   direction: Towards | undefined;
@@ -28,6 +30,10 @@ export type RunState = {
   /** Time the run was paused, in all (s). */
   paused: Seconds;
   pausedSince: number | undefined;
+  /** When its last event was pressed (ms since 1970). */
+  lastAt: number | undefined;
+  /** By how much the steps' times were put right, in all (s). */
+  corrected: Seconds;
 };
 
 const empty: RunState = {
@@ -42,6 +48,8 @@ const empty: RunState = {
   finishedAt: undefined,
   paused: 0,
   pausedSince: undefined,
+  lastAt: undefined,
+  corrected: 0,
 };
 
 /** Seconds the current hold has lasted at `now` (ms since 1970). */
@@ -50,6 +58,13 @@ export const holdOf = (state: RunState, now: number): Seconds =>
 
 /** One event's effect. Events that make no sense in a state (a second start, a next after the end) change nothing. */
 export function advance(state: RunState, event: SessionEvent): RunState {
+  const next = effectOf(state, event);
+  // what is written down afterwards is no work
+  const pressed = next !== state && event.kind !== "corrected" && state.phase !== "finished";
+  return pressed ? { ...next, lastAt: Math.max(state.lastAt ?? 0, Date.parse(event.at)) } : next;
+}
+
+function effectOf(state: RunState, event: SessionEvent): RunState {
   const at = Date.parse(event.at);
   if (event.kind === "started") {
     if (state.phase !== "not started") return state;
@@ -60,12 +75,14 @@ export function advance(state: RunState, event: SessionEvent): RunState {
       states: event.body.steps.map(() => ({
         spent: 0,
         holds: [],
+        lastHold: 0,
         outcome: "waiting",
         pressure: undefined,
         direction: undefined,
         notes: [],
       })),
       startedAt: at,
+      lastAt: at,
       holdSince: at,
     };
   }
@@ -88,6 +105,16 @@ export function advance(state: RunState, event: SessionEvent): RunState {
       ...state,
       states: withStep(event.body.step, (step) => ({ ...step, direction: event.body.towards })),
     };
+  if (event.kind === "corrected") {
+    const step = state.states[event.body.step];
+    if (!step) return state;
+    const { seconds } = event.body;
+    return {
+      ...state,
+      states: withStep(event.body.step, (each) => ({ ...each, spent: seconds, lastHold: 0, holds: [] })),
+      corrected: state.corrected + seconds - step.spent,
+    };
+  }
   if (state.phase === "finished") return state;
   if (event.kind === "paused") {
     if (state.phase === "paused") return state;
@@ -113,7 +140,9 @@ export function advance(state: RunState, event: SessionEvent): RunState {
       : state;
   const held = holdOf(running, at);
   const spend = (index: number, change: Partial<StepState> = {}): StepState[] =>
-    running.states.map((step, i) => (i === index ? { ...step, spent: step.spent + held, ...change } : step));
+    running.states.map((step, i) =>
+      i === index ? { ...step, spent: step.spent + held, lastHold: held, ...change } : step,
+    );
   const goTo = (current: number, states: StepState[]): RunState => ({
     ...running,
     states,
@@ -186,7 +215,7 @@ export function plannedLeft(state: RunState, now: number): Seconds {
 export function elapsed(state: RunState, now: number): Seconds {
   if (state.startedAt === undefined) return 0;
   const end = state.finishedAt ?? state.pausedSince ?? now;
-  return Math.max(0, (end - state.startedAt) / 1000 - state.paused);
+  return Math.max(0, (end - state.startedAt) / 1000 - state.paused + state.corrected);
 }
 
 /** Seconds the run will end later than planned if the rest takes as long as planned; negative when ahead. */

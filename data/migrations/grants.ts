@@ -52,6 +52,7 @@ export const grants: Record<string, string> = {
   screening_answer: "select, insert",
   caution_decision: "select, insert",
   consent: "select, insert",
+  visit_amendment: "select, insert",
   library_version: "select, insert",
 
   /** What everything else stands at: written by its triggers. */

@@ -25,6 +25,7 @@ import { stamps } from "./022-stamps";
 import { words } from "./023-words";
 import { jobs } from "./024-jobs";
 import { said } from "./025-said";
+import { amendments } from "./026-amendments";
 import { grantSql } from "./grants";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
@@ -54,6 +55,7 @@ const migrations: Migration[] = [
   words,
   jobs,
   said,
+  amendments,
 ];
 
 /** Migrations are imported statically, so that the bundled server carries them. */

@@ -28,6 +28,7 @@ const bodies: Record<EventKind, ObjectSchema<Record<string, unknown>>> = {
   paused: object({}),
   resumed: object({}),
   finished: object({}),
+  corrected: object({ step, seconds: number().min(0).max(36_000).required() }),
 };
 
 /** One event as the table sends it, or why it is none. Cheap questions come first. */

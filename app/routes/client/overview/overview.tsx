@@ -24,6 +24,7 @@ import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import { visitOf } from "~app/server/client/workspace.server";
 import { heard } from "~app/told";
+import { amendmentsOf } from "~data/visits";
 import { getClient } from "~data/clients";
 import { restrictionsOf } from "~data/findings";
 import { seriesOf } from "~data/series";
@@ -101,7 +102,12 @@ export function loader(asked: Route.LoaderArgs) {
         .slice(0, 6),
       off: [...off, ...short, ...weak].slice(0, 8),
       offMore: Math.max(0, off.length + short.length + weak.length - 8),
-      lastNote: previous ? { ordinal: previous.ordinal, text: previous.closingNote } : null,
+      lastNote: previous
+        ? {
+            ordinal: previous.ordinal,
+            text: (await amendmentsOf(tx, [previous.id])).at(-1)?.note ?? previous.closingNote,
+          }
+        : null,
     };
   });
 }

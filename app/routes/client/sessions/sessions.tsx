@@ -1,19 +1,15 @@
 import { Alert } from "~app/ui/alert";
 import { Button } from "~app/ui/button";
 import MuiLink from "@mui/material/Link";
-import TextField from "@mui/material/TextField";
-import { useState } from "react";
-import { versionOf } from "~app/validation";
-import { data, Form, Link, redirect, useNavigation } from "react-router";
+import { validate, versionOf, type FieldErrors } from "~app/validation";
+import { data, Link, redirect } from "react-router";
 import type { Route } from "./+types/sessions";
 import { usualSchool } from "~core/screening/facts";
 import { acting } from "~core/screening/outcome";
 import { heldBack } from "~core/series/explain";
 import { cuesFor } from "~core/session/cues";
 import { counted } from "~core/words";
-import { wasWorked } from "~core/session/worked";
-import { closingNote, spokenLength } from "~core/session/closing-note";
-import { elapsed, foldRun } from "~core/session/fold";
+import { foldRun } from "~core/session/fold";
 import { techniqueOf } from "~core/techniques/library";
 import { positionName } from "~core/techniques/technique";
 import { minutesOf, sessionMinutes } from "~core/series/plan";
@@ -25,7 +21,6 @@ import { today } from "~app/server/today.server";
 import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
 import { Empty } from "~app/ui/page";
-import { useHydrated } from "~app/ui/use-hydrated";
 import { exerciseOf } from "~core/home-care/exercises";
 import { homeDose } from "~core/home-care/words";
 import { tableNote } from "~core/table/results";
@@ -37,7 +32,11 @@ import { homeCareOf, type Given } from "~data/home-care";
 import { Stale } from "~data/errors";
 import { seriesOf } from "~data/series";
 import { eventsOf } from "~data/session-events";
-import { closeVisit, listVisits, planVisits } from "~data/visits";
+import { amendmentsOf, amendVisit, closeVisit, listVisits, noteLoad, planVisits } from "~data/visits";
+import { loadWorked, putRight } from "~app/server/client/closing.server";
+import { Closed } from "./closed";
+import { Closing } from "./closing";
+import { amendSchema, closingSchema } from "./closing-form";
 
 export function loader({ request, params, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx, practitioner }) => {
@@ -81,17 +80,9 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
         .join("\n"),
       today: today(),
       planned,
-      run:
-        state.phase === "not started"
-          ? null
-          : {
-              phase: state.phase,
-              length: spokenLength(elapsed(state, state.finishedAt ?? Date.now())),
-              done: state.states.filter(wasWorked).length,
-              skipped: state.states.filter((step) => step.outcome === "skipped").length,
-              of: state.steps.length,
-              draft: closingNote(state),
-            },
+      run: state.phase === "not started" ? null : state,
+      amendments: await amendmentsOf(tx, [visit.id]),
+      now: Date.now(),
     };
   });
 }
@@ -99,16 +90,33 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
 export function action({ params, context }: Route.ActionArgs) {
-  return inSession(context, async ({ tx, body: { fields: form } }) => {
+  return inSession(context, async ({ tx, practitioner, body: { fields: form } }) => {
     const visit = await ownVisit(tx, params.clientId, form.visitId);
-    const note = String(form.note ?? "");
-    if (note.length > mostNote) return data({ error: tooLong(note), note }, { status: 400 });
-    try {
-      await closeVisit(tx, visit.id, versionOf(form), note, today());
-    } catch (error) {
-      if (error instanceof Stale) return data({ stale: true, note }, { status: 409 });
-      throw error;
+    if (form.intent === "amend") {
+      const { value, errors } = await validate(amendSchema, form);
+      if (errors) return data({ errors }, { status: 400 });
+      const { times, visitId: _, ...amendment } = value;
+      try {
+        if (await amendVisit(tx, visit.id, { ...amendment, by: practitioner.name }))
+          await putRight(tx, visit.id, { minutes: null, times }, Date.now());
+      } catch (error) {
+        if (error instanceof Stale) return data({ stale: true }, { status: 409 });
+        throw error;
+      }
+    } else {
+      const { value, errors } = await validate(closingSchema, form);
+      if (errors) return data({ errors }, { status: 400 });
+      try {
+        await closeVisit(tx, visit.id, versionOf(form), value.note, today());
+      } catch (error) {
+        if (error instanceof Stale) return data({ stale: true }, { status: 409 });
+        throw error;
+      }
+      await putRight(tx, visit.id, value, Date.now());
     }
+    const load = await loadWorked(tx, visit.id);
+    if (load) await noteLoad(tx, visit.id, load, practitioner.id);
+    if (form.intent === "amend") return { ok: true };
     await followDays(tx, params.clientId);
     // without a series the next visit is always there to be worked towards
     const visits = await listVisits(tx, params.clientId);
@@ -127,13 +135,9 @@ const homeNote = (given: readonly Given[]): string =>
         .map(({ exercise, body }) => `${exercise.name}, ${homeDose(exercise, body, body.side)}`)
         .join("; ")}.`;
 
-const mostNote = 20_000;
-const tooLong = (note: string) =>
-  `Note: at most ${mostNote.toLocaleString("en")} characters, got ${note.length.toLocaleString("en")}. Nothing is cut: shorten it.`;
-
 export default function Sessions({ loaderData, actionData: answer }: Route.ComponentProps) {
-  const actionData = answer as { stale?: boolean; note?: string } | undefined;
-  const { clientId, visit, planned, run, today, caps, held, obstacles } = loaderData;
+  const actionData = answer as { stale?: boolean; errors?: FieldErrors } | undefined;
+  const { clientId, visit, planned, run, amendments, now, today, caps, held, obstacles } = loaderData;
   return (
     <Box
       sx={{
@@ -246,82 +250,24 @@ export default function Sessions({ loaderData, actionData: answer }: Route.Compo
         )}
       </Box>
       <Box>
-        {actionData && "stale" in actionData && (
+        {actionData?.stale && (
           <Alert severity="warning" sx={{ mb: 2 }}>
             This visit was changed in another tab. Your note is still below; look at the other one before saving again.
           </Alert>
         )}
         {visit.status === "closed" ? (
-          <>
-            <Typography variant="h2" sx={{ mb: 1 }}>
-              Note
-            </Typography>
-            <Typography sx={{ whiteSpace: "pre-wrap" }}>{visit.closingNote || "No note was written."}</Typography>
-          </>
+          <Closed visit={visit} amendments={amendments} run={run} now={now} today={today} />
         ) : (
           <Closing
             key={visit.id}
             visit={visit}
             run={run}
+            now={now}
             found={loaderData.found}
-            kept={actionData && "note" in actionData ? String(actionData.note) : undefined}
+            errors={actionData?.errors ?? {}}
           />
         )}
       </Box>
     </Box>
-  );
-}
-
-function Closing({
-  visit,
-  run,
-  found,
-  kept,
-}: {
-  visit: { id: string; ordinal: number; version: number };
-  run: Awaited<ReturnType<typeof loader>>["run"];
-  /** What the table said and what light touch found, for the note. */
-  found: string;
-  kept: string | undefined;
-}) {
-  const [note, setNote] = useState(kept ?? [run?.draft, found].filter(Boolean).join("\n"));
-  const busy = useNavigation().state === "submitting";
-  const ready = useHydrated();
-  return (
-    <Form method="post">
-      <Typography variant="h2" sx={{ mb: 1 }}>
-        Close the visit
-      </Typography>
-      {run ? (
-        <Typography sx={{ color: "text.secondary", mb: 2 }}>
-          {run.of > 0 && `${run.done} of ${counted(run.of, "step")} done, ${run.skipped} left out, `}
-          {run.length} so far. The note is drafted from the run; correct what your hands know better.
-        </Typography>
-      ) : (
-        <Typography sx={{ color: "text.secondary", mb: 2 }}>
-          The session was not run here. Close the visit with a note of your own, or start the session.
-        </Typography>
-      )}
-      <input type="hidden" name="visitId" value={visit.id} />
-      <input type="hidden" name="version" value={visit.version} />
-      <TextField
-        name="note"
-        label="Note"
-        multiline
-        minRows={9}
-        error={note.length > mostNote}
-        helperText={note.length > mostNote ? tooLong(note) : undefined}
-        value={note}
-        onChange={(event) => setNote(event.target.value)}
-      />
-      <Button
-        type="submit"
-        variant={run?.phase === "finished" ? "contained" : "outlined"}
-        disabled={busy || !ready || note.length > mostNote}
-        sx={{ mt: 2 }}
-      >
-        {busy ? "Closing" : `Close visit ${visit.ordinal}`}
-      </Button>
-    </Form>
   );
 }
