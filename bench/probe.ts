@@ -106,6 +106,7 @@ async function main() {
             id: randomUUID(),
             visitId: target.visitId,
             subject: "photographs",
+            seen: 0,
             given: true,
             signedBy: "them",
           });

@@ -262,8 +262,9 @@ test("the calendar goes to and fro, and the library finds work by word and place
   await page.getByRole("link", { name: "Earlier" }).click();
   await page.getByRole("link", { name: "This week" }).click();
   await expect(title).toHaveText(now);
-  await page.goto("/calendar?from=yesterday");
-  await expect(title).toHaveText(now);
+  // a day that is none is said to be none
+  await page.goto("/calendar?from=9999-99-99");
+  await expect(page.getByText("from: a day as year-month-day is needed.")).toBeVisible();
 
   await page.goto("/library");
   const count = () => page.getByRole("row").or(page.getByRole("listitem")).count();

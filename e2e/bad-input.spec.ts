@@ -58,7 +58,15 @@ test("every form answers a bad value with the field, the rule and the value, and
     ease: "",
   };
   const scar = { intent: "add", id: id(), places: ["knee"], side: "L", line: null, lengthMm: 40, closed: true };
-  const consent = { id: id(), visitId, subject: "general", given: true, signedBy: "Somebody", signature: null };
+  const consent = {
+    id: id(),
+    visitId,
+    subject: "general",
+    given: true,
+    seen: 0,
+    signedBy: "Somebody",
+    signature: null,
+  };
   const hand = { visitId, moment: "before", readingId: "head-tilt.front", method: "inclinometer", value: 3 };
   const wishes = {
     version: 0,
@@ -94,7 +102,7 @@ test("every form answers a bad value with the field, the rule and the value, and
   };
   const answer = (change: object) => ({
     visitId,
-    answers: [{ id: id(), question: "hot-calf", answer: "no", ...change }],
+    answers: [{ id: id(), question: "hot-calf", answer: "no", seen: 0, ...change }],
   });
   const series = {
     id: id(),
@@ -222,10 +230,10 @@ test("what is sent twice is stored once, and what came from an older page is ref
     kind: "condition",
   };
   for (let i = 0; i < 2; i++) expect((await send(page, `${home}/intake`, tell)).status).toBe(200);
-  const answers = [{ id: randomUUID(), question: "hot-calf", answer: "no" }];
+  const answers = [{ id: randomUUID(), question: "hot-calf", answer: "no", seen: 0 }];
   for (let i = 0; i < 2; i++)
     expect((await send(page, `${home}/intake/screening`, { visitId, answers })).status).toBe(200);
-  const consent = { id: randomUUID(), visitId, subject: "general", given: true, signedBy: "Sent Twice" };
+  const consent = { id: randomUUID(), visitId, subject: "general", given: true, seen: 0, signedBy: "Sent Twice" };
   for (let i = 0; i < 2; i++) expect((await send(page, `${home}/intake/consent`, consent)).status).toBe(200);
   const changed = { id: randomUUID(), intent: "nothing-changed" };
   for (let i = 0; i < 2; i++) expect((await send(page, `/run/${visitId}`, changed)).status).toBe(200);
@@ -264,11 +272,14 @@ test("a caution can only be decided about in the way its kind allows", async ({ 
   };
   await send(page, `${home}/intake`, tell);
   const day = new Date().toISOString().slice(0, 10);
+  const told = await inKiln((tx) => tx("history_version").where({ entry_id: entryId }).first("created_at"));
+  const seen = `${(told.created_at as Date).toISOString()} `;
   const decide = (outcomeKey: string, change: object) =>
     send(page, `${home}/cautions`, {
       id: randomUUID(),
       outcomeKey: `${entryId} ${outcomeKey}`,
       kind: "override",
+      seen,
       who: "",
       on: day,
       what: "we agreed on it",
@@ -282,6 +293,8 @@ test("a caution can only be decided about in the way its kind allows", async ({ 
     ["compression", { kind: "withdrawn" }, 400, /cannot be set aside by withdrawn/],
     ["pressure", { kind: "clearance", who: "Dr A" }, 400, /to limit cannot be set aside by clearance/],
     ["nothing", {}, 409, /no longer there/],
+    // what was told again meanwhile, or decided about, was not what they decided about
+    ["pressure", { seen: "2026-01-01T00:00:00.000Z " }, 409, /changed or decided meanwhile/],
   ];
   for (const [key, change, status, says] of cases) {
     const answer = await decide(key, change);

@@ -56,10 +56,10 @@ export async function newClient(page: Page, name: string): Promise<string> {
 /** Everything that has to be settled before a session may start: questions, consent to the work and to pictures. */
 export async function readyToWork(page: Page, home: string) {
   const visitId = await firstVisit(home.split("/").at(-1)!);
-  const answers = questions.map(({ key }) => ({ id: randomUUID(), question: key, answer: "no" }));
+  const answers = questions.map(({ key }) => ({ id: randomUUID(), question: key, answer: "no", seen: 0 }));
   expect((await send(page, `${home}/intake/screening`, { visitId, answers })).status).toBe(200);
   for (const subject of ["general", "photographs"]) {
-    const consent = { id: randomUUID(), visitId, subject, given: true, signedBy: "the client" };
+    const consent = { id: randomUUID(), visitId, subject, given: true, seen: 0, signedBy: "the client" };
     expect((await send(page, `${home}/intake/consent`, consent)).status).toBe(200);
   }
 }

@@ -163,7 +163,7 @@ test("nobody is unwound without an explicit yes; then its path is drawn, read, a
     { id: randomUUID(), at: new Date().toISOString(), kind: "unwind", body: begun },
   ]);
   expect(refused).toMatchObject({ status: 422, text: expect.stringContaining("explicit consent") });
-  const consent = { id: randomUUID(), visitId, subject: "unwinding", given: true, signedBy: "the client" };
+  const consent = { id: randomUUID(), visitId, subject: "unwinding", given: true, seen: 0, signedBy: "the client" };
   expect((await send(page, `${home}/intake/consent`, consent)).status).toBe(200);
 
   await page.reload();

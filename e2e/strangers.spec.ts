@@ -66,7 +66,14 @@ test("hostile bodies and files are refused with the right words, store nothing, 
       const client = randomUUID();
       await post(base, "/clients/new.data", stranger, { id: client, name: "A Client", pressureCeiling: 5 });
       const visit = await within(url("app"), other.id, async (tx) => (await tx("visit").first("id")).id as string);
-      const consent = { id: randomUUID(), visitId: visit, subject: "photographs", given: true, signedBy: "them" };
+      const consent = {
+        id: randomUUID(),
+        visitId: visit,
+        subject: "photographs",
+        given: true,
+        seen: 0,
+        signedBy: "them",
+      };
       await post(base, `/clients/${client}/intake/consent.data`, stranger, consent);
       const [files, meantime] = await meanwhile(base, mine, () =>
         hostileFiles(base, [stranger], { clientId: client, visitId: visit }, pid, "small"),
@@ -76,9 +83,9 @@ test("hostile bodies and files are refused with the right words, store nothing, 
       expect(files.statuses["503"]).toBeGreaterThan(0);
       expect(meantime.failed).toBe(0);
 
-      // at the door: a practice's own device is let in while strangers try passwords
-      for (let i = 0; i < 7; i++) await signIn(base, "odile@kiln.example", "a guess", "").catch(() => undefined);
-      await expect(signIn(base)).rejects.toThrow("429");
+      // at the door: strangers who try passwords shut nobody out, who knows the right one waits at the most
+      for (let i = 0; i < 6; i++) await signIn(base, "odile@kiln.example", "a guess", "").catch(() => undefined);
+      expect(await signIn(base)).toContain("ember_session");
       expect(await signIn(base, undefined, undefined, mine)).toContain("ember_session");
     } finally {
       await end(server, "SIGKILL");

@@ -180,13 +180,14 @@ export async function behindProxy(url: (role: "owner" | "app") => string, second
     const home = `/clients/${clientId}`;
     await go("/clients/new.data", cookie, { id: clientId, name: "Behind Proxy", pressureCeiling: 5 });
     const visitId = await visitOf(url("app"), clientId);
-    const answers = questions.map(({ key }) => ({ id: randomUUID(), question: key, answer: "no" }));
+    const answers = questions.map(({ key }) => ({ id: randomUUID(), question: key, answer: "no", seen: 0 }));
     await go(`${home}/intake/screening.data`, cookie, { visitId, answers });
     for (const subject of ["general", "photographs"])
       await go(`${home}/intake/consent.data`, cookie, {
         id: randomUUID(),
         visitId,
         subject,
+        seen: 0,
         given: true,
         signedBy: "them",
       });

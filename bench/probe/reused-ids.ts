@@ -59,10 +59,10 @@ function bodiesFor(path: string, id: (name: string) => string): unknown[] {
   if (path.endsWith("/screening"))
     return [
       { intent: "hand-over", visitId },
-      { visitId, answers: [{ id: randomUUID(), question: "hot-calf", answer: "yes" }] },
+      { visitId, answers: [{ id: randomUUID(), question: "hot-calf", answer: "yes", seen: 0 }] },
     ];
   if (path.endsWith("/consent"))
-    return [{ id: randomUUID(), visitId, subject: "photographs", given: false, signedBy: "me" }];
+    return [{ id: randomUUID(), visitId, subject: "photographs", given: false, seen: 0, signedBy: "me" }];
   if (path.endsWith("/wishes"))
     return [
       {
@@ -94,7 +94,7 @@ function bodiesFor(path: string, id: (name: string) => string): unknown[] {
   if (path.endsWith("/events"))
     return [[{ id: id("event"), at: now, kind: "note", body: { step: 0, text: "from outside" } }]];
   if (path.startsWith("/run/"))
-    return [{ intent: "nothing-changed" }, { id: randomUUID(), subject: "general", given: true }];
+    return [{ intent: "nothing-changed" }, { id: randomUUID(), subject: "general", given: true, seen: 0 }];
   if (/\/photos\/[^/]+$/.test(path))
     return [
       { intent: "remove" },

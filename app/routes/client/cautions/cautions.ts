@@ -45,6 +45,12 @@ export function action({ params, context }: Route.ActionArgs) {
     if (!caution)
       return data({ errors: { outcomeKey: "This caution is no longer there. Load the page again." } }, { status: 409 });
     const again = (await decisionsOf(tx, client.id)).some(({ id }) => id === value.id);
+    const fits = value.kind === "withdrawn" ? caution.decided !== undefined : decisionFor(caution) === value.kind;
+    if (!fits && !again)
+      return data(
+        { errors: { kind: `A caution that is to ${caution.kind} cannot be set aside by ${value.kind}.` } },
+        { status: 400 },
+      );
     if (!again && value.seen !== stateOf(caution))
       return data(
         {
@@ -53,12 +59,6 @@ export function action({ params, context }: Route.ActionArgs) {
           },
         },
         { status: 409 },
-      );
-    const fits = value.kind === "withdrawn" ? caution.decided !== undefined : decisionFor(caution) === value.kind;
-    if (!fits && !again)
-      return data(
-        { errors: { kind: `A caution that is to ${caution.kind} cannot be set aside by ${value.kind}.` } },
-        { status: 400 },
       );
     const { seen: _, ...decision } = value;
     await recordDecision(tx, client.id, {
