@@ -1,64 +1,24 @@
-import type { RegionKey } from "../anatomy/regions";
+import {
+  belly,
+  bleeding,
+  bones,
+  circulation,
+  faceDown,
+  looseNeck,
+  lymph,
+  notFlat,
+  plain,
+  vein,
+  weeks,
+  type Condition,
+  type Rule,
+} from "./condition";
+import { bandedConditions } from "./conditions-by-age";
+import { deviceConditions } from "./conditions-devices";
+import { spineConditions } from "./conditions-spine";
 import { questions } from "./questions";
-import type { Outcome, OutcomeKind, Scope } from "./outcome";
 
-/** What a history is made of. */
-export const entryKinds = {
-  injury: "Injury",
-  operation: "Operation",
-  scar: "Scar",
-  implant: "Implant",
-  pregnancy: "Pregnancy",
-  dental: "Dental work",
-  trauma: "Head or neck trauma",
-  condition: "Condition",
-  medication: "Medication",
-  allergy: "Allergy",
-  pain: "What hurts",
-  tried: "What was tried",
-} as const;
-export type EntryKind = keyof typeof entryKinds;
-
-/**
- * Where a rule holds, seen from the place that was told. "here": that place. "near": it and all that touches it. "outward":
- * that, and what lies further out on the limb. "region": its region. "joints": the joints there. "joints around": those within two places of it,
- * so that nothing levers across. While only a region was told, each speaks of the whole region.
- */
-export type Around = "here" | "near" | "outward" | "region" | "joints" | "joints around";
-
-/** A rule of a condition. It holds while the entry is open, unless `days` or `due` say otherwise. */
-export type Rule = {
-  /** Stable within the condition: clearances and overrides refer to it. */
-  key: string;
-  kind: OutcomeKind;
-  reason: string;
-  /** From and until so many days after it happened, open or ended: healing runs on the calendar. */
-  days?: { from?: number; until?: number };
-  /** At least so many days, even when it is said to be over sooner. */
-  leastDays?: number;
-  /** For a pregnancy: from and until so many days after its calculated start (280 days before the due date). */
-  due?: { from: number; until: number };
-  /** The answer to the condition's question that lifts the rule; every other answer keeps it. */
-  unless?: "yes" | "no";
-  /** `at`: where, seen from the entry's own place and side; the same everywhere when left out. */
-  scope?: Omit<Scope, "places" | "joints" | "side"> & { at?: Around };
-} & Pick<Outcome, "pressure" | "without" | "withoutMedia" | "instead" | "proneMost" | "tableMost">;
-
-export type Condition = {
-  key: string;
-  name: string;
-  kind: EntryKind;
-  /** Everyday words people use for it, for type-ahead. */
-  synonyms: readonly string[];
-  /** Whether a place on the body is asked for, and which stands there at first. */
-  place?: RegionKey | "ask";
-  /** One question that some rules turn on; "not sure" counts as the cautious answer. */
-  question?: string;
-  rules: readonly Rule[];
-};
-
-const lightOnly = 2;
-const weeks = (n: number) => 7 * n;
+export { entryKinds, type Around, type Condition, type EntryKind, type Rule } from "./condition";
 
 /** The starting catalogue of conditions. Common practice; check it against local codes. Keys are stable. */
 export const conditions: readonly Condition[] = [
@@ -187,7 +147,7 @@ export const conditions: readonly Condition[] = [
     key: "bleeding",
     name: "Bleeding disorder, easy bruising",
     kind: "condition",
-    synonyms: ["haemophilia", "hemophilia", "bruises easily", "low platelets"],
+    synonyms: ["haemophilia", "hemophilia", "bruises easily"],
     rules: bleeding("Bruises come easily."),
   },
   {
@@ -196,7 +156,15 @@ export const conditions: readonly Condition[] = [
     kind: "condition",
     synonyms: ["thrombosis", "dvt", "embolism", "clot in the leg"],
     place: "leg",
-    rules: vein("A leg that had a clot is worked at the surface only."),
+    rules: [
+      {
+        key: "recent",
+        kind: "refer",
+        days: { until: weeks(13) },
+        reason: "A clot under three months old can still move: its doctor clears any hands-on work first.",
+      },
+      ...vein("A leg that had a clot is worked at the surface only."),
+    ],
   },
   {
     key: "varicose",
@@ -271,6 +239,13 @@ export const conditions: readonly Condition[] = [
         scope: { at: "joints", tags: ["lever", "end range"] },
         reason: "A replaced joint is not taken to its end range.",
       },
+      {
+        key: "recent",
+        kind: "exclude",
+        days: { until: weeks(12) },
+        scope: { at: "near" },
+        reason: "A joint that was just replaced rests for twelve weeks, and what is near it.",
+      },
     ],
   },
   {
@@ -299,7 +274,7 @@ export const conditions: readonly Condition[] = [
     key: "arthritis",
     name: "Inflammatory arthritis",
     kind: "condition",
-    synonyms: ["rheumatoid", "ra", "ankylosing spondylitis", "psoriatic arthritis", "bechterew"],
+    synonyms: ["rheumatoid", "ra", "psoriatic arthritis"],
     rules: looseNeck("Inflamed joints of the upper neck can be unstable."),
   },
   {
@@ -438,7 +413,7 @@ export const conditions: readonly Condition[] = [
     key: "skin",
     name: "Skin open, inflamed or sunburnt",
     kind: "condition",
-    synonyms: ["eczema", "rash", "wound", "sunburn", "psoriasis", "shingles", "boil"],
+    synonyms: ["eczema", "rash", "wound", "sunburn", "psoriasis", "boil"],
     place: "ask",
     rules: [
       {
@@ -516,6 +491,7 @@ export const conditions: readonly Condition[] = [
         key: "feeling",
         kind: "limit",
         days: { until: 1 },
+        lasts: true,
         pressure: 3,
         reason: "The client's report of pressure is unreliable today: go by the tissue.",
       },
@@ -562,13 +538,23 @@ export const conditions: readonly Condition[] = [
     name: "Lumbar puncture or spinal fluid leak",
     kind: "operation",
     synonyms: ["spinal tap", "epidural", "cerebrospinal leak"],
+    place: "low-back",
     rules: [
       {
         key: "cranial",
         kind: "exclude",
         days: { until: weeks(8) },
+        lasts: true,
         scope: { tags: ["cranial"] },
         reason: "After a lumbar puncture or a leak cranial work waits for the doctor's clearance.",
+      },
+      {
+        key: "site",
+        kind: "exclude",
+        days: { until: weeks(8) },
+        lasts: true,
+        scope: { at: "region", fromDepth: 2 },
+        reason: "Over the place of the needle nothing deep is worked for eight weeks.",
       },
     ],
   },
@@ -704,19 +690,14 @@ export const conditions: readonly Condition[] = [
       name: question.title,
       kind: "condition",
       synonyms: [],
-      rules: [
-        {
-          key: "seen",
-          kind: "refer",
-          days: { until: question.key === "infection" ? 14 : weeks(13) },
-          reason: question.reason,
-        },
-      ],
+      rules: signRules(question.key, question.reason),
     })),
+  ...spineConditions,
+  ...deviceConditions,
+  ...bandedConditions,
   // told, kept and shown, with nothing to hold back by themselves
   ...plain("injury", [
     ["sprain", "Sprain or strain", "twisted ankle, pulled muscle, torn ligament"],
-    ["disc", "Disc trouble", "slipped disc, prolapsed disc, herniated disc, sciatica, bulging disc"],
     ["fall", "Fall", "fell, tumble"],
   ]),
   ...plain("condition", [
@@ -734,81 +715,24 @@ export const conditions: readonly Condition[] = [
   ...plain("allergy", [["allergy", "Other allergy", "hay fever"]]),
 ];
 
-function plain(kind: EntryKind, rows: readonly (readonly [string, string, string])[]): Condition[] {
-  return rows.map(([key, name, words]) => ({
-    key,
-    name,
-    kind,
-    synonyms: words.split(", "),
-    ...(kind === "tried" || kind === "medication" || kind === "allergy" ? {} : { place: "ask" as const }),
-    rules: [],
-  }));
-}
-
-function bones(reason: string): Rule[] {
-  return [
-    { key: "compression", kind: "exclude", scope: { tags: ["rib compression", "lever"] }, reason },
-    { key: "pressure", kind: "limit", pressure: 3, reason },
-  ];
-}
-
-function bleeding(reason: string): Rule[] {
-  return [
-    {
-      key: "points",
-      kind: "exclude",
-      scope: { tags: ["sustained point"] },
-      reason: `${reason} No deep held points.`,
+/**
+ * A sign that a doctor sees first holds until a clearance is recorded or it is said to be over: when it began ends nothing. A
+ * fall and an infection are events that pass: after a while it is asked whether they have.
+ */
+function signRules(key: string, reason: string): Rule[] {
+  const passes: Record<string, { days: number; ask: string }> = {
+    "major-trauma": {
+      days: weeks(13),
+      ask: "A bad fall or accident some time ago: ask whether a doctor looked at what may have been broken.",
     },
-    { key: "pressure", kind: "limit", pressure: 3, reason },
-  ];
-}
-
-function vein(reason: string): Rule[] {
-  return [{ key: "deep", kind: "exclude", scope: { at: "region", fromDepth: 2 }, reason }];
-}
-
-function lymph(light: string, area: string): Rule[] {
+    infection: { days: 14, ask: "An infection some time ago: ask whether it is over before you work." },
+  };
+  const event = passes[key];
+  if (!event) return [{ key: "seen", kind: "refer", reason }];
   return [
-    { key: "light", kind: "limit", pressure: lightOnly, reason: light },
-    { key: "area", kind: "exclude", scope: { at: "region" }, reason: area },
+    { key: "seen", kind: "refer", days: { until: event.days }, lasts: true, reason },
+    { key: "asked", kind: "inform", days: { from: event.days }, reason: event.ask },
   ];
-}
-
-function circulation(reason: string, unless?: "yes"): Rule[] {
-  const lifted = unless ? { unless } : {};
-  return [
-    { key: "time", kind: "limit", proneMost: 15, tableMost: 45, reason, ...lifted },
-    {
-      key: "clearance",
-      kind: "inform",
-      reason: "Ask for the doctor's clearance and note it here.",
-      ...lifted,
-    },
-  ];
-}
-
-function looseNeck(reason: string): Rule[] {
-  return [
-    {
-      key: "neck",
-      kind: "exclude",
-      scope: { tags: ["neck lever", "skull-base pressure"] },
-      reason: `${reason} No traction, levers or skull-base pressure.`,
-    },
-  ];
-}
-
-function faceDown(reason: string): Rule[] {
-  return [{ key: "prone", kind: "limit", proneMost: 10, reason }];
-}
-
-function notFlat(reason: string): Rule[] {
-  return [{ key: "supine", kind: "limit", without: ["supine"], reason }];
-}
-
-function belly(reason: string): Rule[] {
-  return [{ key: "belly", kind: "exclude", scope: { regions: ["belly"] }, reason }];
 }
 
 export const conditionOf = (key: string): Condition | undefined =>

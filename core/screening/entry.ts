@@ -2,7 +2,7 @@ import { readPlace } from "../anatomy/read-place";
 import type { IsoDay } from "../days";
 import { conditionOf, entryKinds, type EntryKind } from "./conditions";
 import type { HistoryEntry } from "./facts";
-import { answers, type Answer } from "./questions";
+import { answers, entryAnswers, type EntryAnswer } from "./questions";
 import { stances, type Stance } from "./told/stance";
 import { readWhen } from "./told/when";
 
@@ -19,7 +19,7 @@ export type TypedEntry = {
   /** "left wrist"; empty: read from `what`. */
   where: string;
   /** To the condition's own question, or to the one that is asked of what the catalogue does not know. */
-  answer: Answer | null;
+  answer: EntryAnswer | null;
   /** Theirs, suspected, not theirs, or somebody else's; theirs when left out. */
   stance?: Stance;
 };
@@ -46,8 +46,8 @@ export function readEntry(typed: TypedEntry, today: IsoDay, born: IsoDay | null)
   const place = readPlace(typed.where) ?? (typed.where.trim() ? undefined : readPlace(typed.what));
   if (typed.where.trim() && !place)
     errors.where = `Where: “${typed.where.trim()}” is no place we know. Try “left wrist”, “low back”, “both knees”.`;
-  if (typed.answer !== null && !answers.includes(typed.answer))
-    errors.answer = `Answer: “${String(typed.answer)}” is not yes, no or don’t know.`;
+  if (typed.answer !== null && !(condition ? (answers as readonly EntryAnswer[]) : entryAnswers).includes(typed.answer))
+    errors.answer = `Answer: “${String(typed.answer)}” is not ${condition ? "yes, no or don’t know" : "yes, no, don’t know or a doctor first"}.`;
   const stance = typed.stance ?? "has";
   if (!stances.includes(stance)) errors.stance = `Whose: “${String(stance)}” is not one of the choices.`;
   if (Object.keys(errors).length > 0) return { errors };

@@ -5,7 +5,7 @@ import type { RegionKey } from "../anatomy/regions";
 import type { Position } from "../techniques/technique";
 import type { Side } from "../units";
 import type { EntryKind } from "./conditions";
-import type { Answer } from "./questions";
+import type { Answer, EntryAnswer } from "./questions";
 import type { Stance } from "./told/stance";
 import type { RoughDate } from "./rough-date";
 
@@ -25,7 +25,7 @@ export type HistoryEntry = {
   /** How it stands to the client; left out in what was recorded before it was asked: then it is theirs. */
   stance?: Stance;
   /** Answer to the condition's question (to the one that is asked of what is not known); null when not asked. */
-  answer: Answer | null;
+  answer: EntryAnswer | null;
   /** "ended": healed or over since `endedOn`. */
   status: "open" | "ended";
   endedOn: IsoDay | null;

@@ -1,10 +1,9 @@
 import { places } from "../anatomy/places";
-import { entryOf, factsOf } from "../test/facts";
+import { cautionsOn, entryOf } from "../test/facts";
 import { placesOut, stateOf } from "./on-place";
-import { screen } from "./screen";
 
 const from = (...entries: Parameters<typeof entryOf>[]) =>
-  screen(factsOf({ history: entries.map((each) => entryOf(...each)) }));
+  cautionsOn("2026-11-25", { history: entries.map((each) => entryOf(...each)) });
 
 describe("cautions on places", () => {
   it("put out hand and forearm of a wrist broken eleven weeks ago, and leave the upper arm free", () => {

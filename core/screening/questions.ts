@@ -138,6 +138,15 @@ export const rescreen: readonly { key: string; ask: string }[] = [
 
 export type Answer = "yes" | "no" | "unsure";
 export const answers: readonly Answer[] = ["yes", "no", "unsure"];
+/** Of what was told and is not in the catalogue it may also be said that a doctor has to see it first. */
+export type EntryAnswer = Answer | "doctor";
+export const entryAnswers: readonly EntryAnswer[] = [...answers, "doctor"];
+export const entryAnswerWord: Record<EntryAnswer, string> = {
+  yes: "Yes",
+  no: "No",
+  unsure: "Don’t know",
+  doctor: "A doctor first",
+};
 export const answerWord: Record<Answer, string> = { yes: "Yes", no: "No", unsure: "Don’t know" };
 
 export const questionOf = (key: string): Question | undefined => questions.find((question) => question.key === key);

@@ -42,7 +42,8 @@ describe("rough dates", () => {
     ["at 12", "1997-01-01", "1998-12-31"],
     ["as a child", born, "1999-02-17"],
   ])("reads “%s” as %s to %s", (text, earliest, latest) => {
-    expect(readRoughDate(text, today, born)).toEqual({ said: text, earliest, latest });
+    const onset = text.startsWith("since") ? { onset: true } : {};
+    expect(readRoughDate(text, today, born)).toEqual({ said: text, earliest, latest, ...onset });
   });
 
   it.each([

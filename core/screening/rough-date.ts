@@ -2,9 +2,13 @@ import { daysBetween, isDay, plusDays, plusMonths, type IsoDay } from "../days";
 
 /**
  * A date as people tell it: what was said, and the days it can mean. Rules that ask how long ago something was use
- * the latest of them, so that not knowing better never shortens a caution.
+ * the latest of them, so that not knowing better never shortens a caution. `onset`: it began then ("since", "for") and
+ * nothing says that it is over.
  */
-export type RoughDate = { said: string; earliest: IsoDay; latest: IsoDay };
+export type RoughDate = { said: string; earliest: IsoDay; latest: IsoDay; onset?: true };
+
+/** Words before a time that say that it began then and goes on. */
+const goingOn = /^(ever since|since|for|still)\b/;
 
 export const months = ["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"];
 const seasons: Record<string, [number, number]> = {
@@ -71,9 +75,14 @@ export function readRoughDate(text: string, today: IsoDay, born: IsoDay | null =
   const said = text.trim().replace(/\s+/g, " ");
   const words = said
     .toLowerCase()
-    .replace(/^((in|since|from|on|the|for|back in|about)\b )+(?=\S)/, (lead) => (/about/.test(lead) ? "about " : ""));
+    .replace(
+      /^((in|ever since|since|still|from|on|the|for|back in|about|over|more than|at least|nearly|almost)\b )+(?=\S)/,
+      (lead) => (/about/.test(lead) ? "about " : ""),
+    );
   const found = readSpan(words, today, born);
-  return found && { said, earliest: found[0], latest: found[1] };
+  return (
+    found && { said, earliest: found[0], latest: found[1], ...(goingOn.test(said.toLowerCase()) && { onset: true }) }
+  );
 }
 
 function readSpan(words: string, today: IsoDay, born: IsoDay | null): [IsoDay, IsoDay] | undefined {

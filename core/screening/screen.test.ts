@@ -78,8 +78,9 @@ describe("the table of conditions (common practice)", () => {
     ["belly-tender", {}, ["exclude deep belly"]],
     ["nerve-disease", {}, ["limit ≤3"]],
     ["sign-hot-calf", { on: "2026-11-20" }, ["refer"]],
-    ["sign-hot-calf", { on: "2026-01-20" }, []],
-    ["sign-infection", { on: "2026-11-01" }, []],
+    // when it began ends nothing
+    ["sign-hot-calf", { on: "2026-01-20" }, ["refer"]],
+    ["sign-infection", { on: "2026-11-01" }, ["inform"]],
     ["epilepsy", {}, ["exclude cranial", "inform"]],
     ["whiplash", { on: "2026-11-01" }, ["refer"]],
     ["whiplash", { on: "2019-07-01" }, ["inform"]],

@@ -77,6 +77,8 @@ function windowOf(rule: Rule, entry: HistoryEntry): Pick<Outcome, "from" | "unti
   }
   if (rule.days) {
     const { from, until } = rule.days;
+    // what began then and goes on is as new as on its first day
+    if (rule.lasts && entry.when?.onset) return span(undefined, ended);
     // when the date is not known, what holds early holds until it is known, and what comes later waits
     if (!told) return from === undefined ? span(undefined, ended) : undefined;
     return span(
@@ -145,6 +147,8 @@ function ofUnknown(entry: HistoryEntry): Found[] {
     return [
       { ...common, key, kind: "inform", reason: `Not understood yet. ${unknownQuestion} Ask, and note the answer.` },
     ];
+  if (entry.answer === "doctor")
+    return [{ ...common, key, kind: "refer", reason: "A doctor says first what may be done." }];
   const reason =
     entry.answer === "yes"
       ? "It changes what may be done: work lightly and ask their doctor how."

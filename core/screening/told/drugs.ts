@@ -1,6 +1,6 @@
 /**
- * Medicines by their common names, and what they say about who takes them. Brand names are not kept: what is not found
- * here and is taken as a medicine is always asked about. From memory, to be checked against a formulary.
+ * Medicines by their common names, and what they say about who takes them. What is not found here, nor among the spoken
+ * names below, and is taken as a medicine is always asked about. From memory, to be checked against a formulary.
  */
 export const drugs: Record<string, string> = {
   anticoagulant:
@@ -85,3 +85,32 @@ export const drugEndings = [
   "idone",
   "oxetine",
 ];
+
+/** The same by the names that stand on the box, as people say them. From memory. */
+export const spokenNames: Record<string, string> = {
+  anticoagulant:
+    "eliquis xarelto coumadin marcumar sintrom plavix lovenox clexane fragmin pradaxa lixiana savaysa brilinta brilique efient aggrenox pletal",
+  steroids: "medrol cortef deltasone decadron kenalog pulmicort",
+  osteoporosis: "fosamax prolia evista actonel boniva bonviva aclasta reclast zometa forteo forsteo evenity",
+  "blood-pressure":
+    "norvasc cozaar diovan zestril tenormin lopressor concor tritace altace micardis benicar coversyl adalat cardura inderal",
+  "heart-failure": "lasix entresto aldactone inspra nitrolingual lanoxin bumex",
+  "heart-rhythm": "cordarone tambocor multaq",
+  neuropathy:
+    "ozempic wegovy mounjaro glucophage jardiance forxiga farxiga januvia victoza trulicity lantus novorapid humalog tresiba",
+  epilepsy: "keppra lamictal tegretol depakote epilim topamax vimpat dilantin",
+  arthritis:
+    "humira enbrel remicade simponi cosentyx stelara xeljanz rinvoq olumiant orencia actemra arava plaquenil imuran",
+  cancer: "nolvadex femara arimidex aromasin herceptin keytruda opdivo ibrance zoladex zytiga xtandi gleevec glivec",
+  eye: "xalatan lumigan travatan cosopt",
+  "multiple-sclerosis": "tysabri copaxone gilenya ocrevus avonex rebif tecfidera kesimpta aubagio",
+  reflux: "losec prilosec nexium pantoloc pantozol pepcid zantac gaviscon rennie",
+  breathless: "ventolin symbicort seretide advair spiriva singulair trelegy",
+  "pain-medication":
+    "tylenol panadol advil nurofen motrin aleve voltaren celebrex arcoxia lyrica neurontin oxycontin percocet vicodin norco ultram tramal tilidin novalgin durogesic valium xanax",
+  gout: "zyloric uloric",
+  migraine: "imigran imitrex maxalt zomig aimovig",
+  "nerve-disease": "sinemet madopar mirapex requip aricept",
+  quiet:
+    "lipitor crestor zocor prozac zoloft cipralex lexapro cymbalta effexor wellbutrin euthyrox synthroid levoxyl claritin zyrtec viagra cialis flomax",
+};

@@ -1,8 +1,9 @@
 import { readPlace } from "../../anatomy/read-place";
-import { drugs, families } from "./drugs";
+import { drugs, families, spokenNames } from "./drugs";
 import { realWords } from "./real-words";
 import { commentary, filler, others } from "./small-talk";
 import { phrases } from "./vocabulary";
+import { more } from "./vocabulary-more";
 import { isSmall, speller, stemOf, tokens, type Token } from "./words";
 
 /** `next`: the word has to stand right behind the one before it; only its side may stand between: "new right hip". */
@@ -10,7 +11,7 @@ type PatternWord = { any: readonly string[]; next: boolean };
 type Pattern = { condition: string; words: readonly PatternWord[]; weight: number };
 
 const stemsOf = (text: string) => text.split("/").flatMap((each) => tokens(each).map((token) => token.stem));
-const patterns: readonly Pattern[] = Object.entries(phrases)
+const patterns: readonly Pattern[] = Object.entries({ ...more, ...phrases })
   .flatMap(([condition, list]) =>
     list.split(",").map((phrase): Pattern => {
       const words = phrase
@@ -27,7 +28,9 @@ const patterns: readonly Pattern[] = Object.entries(phrases)
 
 /** The condition a medicine speaks of, by its name. */
 export const drugOf = new Map(
-  Object.entries(drugs).flatMap(([condition, list]) => list.split(" ").map((name) => [name, condition] as const)),
+  [...Object.entries(drugs), ...Object.entries(spokenNames)].flatMap(([condition, list]) =>
+    list.split(" ").map((name) => [name, condition] as const),
+  ),
 );
 
 /** Every stem a phrase is made of, and every medicine: what a misspelt word may have been meant to be. */
@@ -131,6 +134,7 @@ export function hitsOf(list: readonly Token[]): Hit[] {
 const slight = new Set(["pain", "tried", "quiet", "osteoarthritis", "fall", "migraine", "dizzy"]);
 /** A sign is stronger than the illness it may come from; the second is dropped where the first was read. */
 export const stronger: Record<string, readonly string[]> = {
+  anticoagulant: ["joint-injection"],
   "sign-headache": ["migraine"],
   "sign-neck-artery": ["dizzy", "pain"],
   "sign-chest-pain": ["pain", "breathless"],
@@ -160,6 +164,27 @@ export const stronger: Record<string, readonly string[]> = {
   reflux: ["hernia"],
   "low-pressure": ["blood-pressure", "dizzy"],
   disc: ["pain"],
+  "disc-leg": ["disc", "pain", "neuropathy"],
+  fusion: ["operation", "plate", "disc"],
+  stenosis: ["pain"],
+  "slipped-vertebra": ["disc", "fracture"],
+  "stiff-shoulder": ["pain"],
+  "joint-injection": ["steroids", "pain"],
+  "nerve-block": ["pain", "disc-leg"],
+  "eye-operation": ["operation", "eye"],
+  "skin-cancer": ["cancer", "cancer-past"],
+  "cancer-past": ["cancer"],
+  "neck-artery": ["aneurysm"],
+  "skull-pressure": ["blood-pressure"],
+  "pre-eclampsia": ["pregnancy", "blood-pressure"],
+  "very-high-pressure": ["blood-pressure"],
+  platelets: ["bleeding"],
+  stent: ["heart-failure"],
+  shingles: ["skin", "infection-known"],
+  "kidney-colic": ["belly-tender", "pain"],
+  cochlear: ["device"],
+  port: ["device"],
+  plate: ["device"],
   jaw: ["pain"],
 };
 

@@ -10,6 +10,26 @@ const leads =
 /** How often, how long late: no time at which something happened. */
 const often = /^(every|each|most|many|several|per|alternate)$/;
 
+/**
+ * "since" or "for" where the words before a time, or any beside it, say that what is told began then and goes on: "for
+ * about two weeks", "still, from January on", "ever since May".
+ */
+function goesOn(words: readonly string[], from: number): "since" | "for" | undefined {
+  const lead = words.slice(0, from).join(" ");
+  const near =
+    /\b(since|for)( (about|around|over|nearly|almost|more than|at least|the|last|past|early|late|mid|a good))*$/.exec(
+      lead,
+    );
+  if (near) return near[1] as "since" | "for";
+  const all = words.join(" ");
+  if (/\b(from|starting|started|began|beginning|onwards?)\b.*\b(on|onwards?)\b/.test(all)) return "since";
+  return /\b(still|ongoing|continuing|persist\w*|constant\w*|keeps?|going on|not gone|won't go|never left|ever since)\b/.test(
+    all,
+  )
+    ? "since"
+    : undefined;
+}
+
 export type FoundDate = { when: RoughDate; from: number; to: number };
 
 /**
@@ -38,7 +58,11 @@ export function findDate(words: readonly string[], today: IsoDay, born: IsoDay |
         .replace(/\b(\d+)(st|nd|rd|th)\b/, "$1")
         .replace(/^(when i was|at|aged?) (\d+)$/, "when i was $2");
       const when = readRoughDate(text, today, born);
-      if (when) return { when: { ...when, said: text }, from, to: from + length };
+      const going = goesOn(words, from);
+      if (when)
+        return going
+          ? { when: { ...when, said: `${going} ${text}`, onset: true }, from, to: from + length }
+          : { when: { ...when, said: text }, from, to: from + length };
     }
   return undefined;
 }

@@ -76,7 +76,9 @@ export function EntryRow({
           )}
         </span>
         <Box component="span" sx={{ color: "text.secondary" }}>
-          {entry.when ? `${agoInWords(entry.when, today)}${entry.when.latest > today ? "" : " ago"}` : "no date"}
+          {entry.when
+            ? `${entry.when.onset ? "for " : ""}${agoInWords(entry.when, today)}${entry.when.latest > today || entry.when.onset ? "" : " ago"}`
+            : "no date"}
         </Box>
         <Box component="span" sx={{ color: "text.secondary", textAlign: "right" }}>
           {entry.status === "ended" ? "over" : entryKinds[entry.kind].toLowerCase()}
@@ -86,8 +88,10 @@ export function EntryRow({
         <Box sx={{ pl: 4.5, pb: 2 }}>
           {entry.when && (
             <Typography sx={{ fontSize: 14.5 }}>
-              Said: “{entry.when.said}”, so between {shortDay(entry.when.earliest)} and {shortDay(entry.when.latest)}.
-              Rules count from the later day.
+              Said: “{entry.when.said}”, so {entry.when.onset ? "it began" : ""} between {shortDay(entry.when.earliest)}{" "}
+              and {shortDay(entry.when.latest)}
+              {entry.when.onset ? " and goes on" : ""}. Rules count from the later day
+              {entry.when.onset ? ", and what is a state holds while it goes on" : ""}.
             </Typography>
           )}
           <Versions versions={versions} today={today} />

@@ -8,7 +8,7 @@ import { consequences } from "~core/screening/consequence";
 import { readEntry, type TypedEntry } from "~core/screening/entry";
 import { usualPreferences, usualSchool } from "~core/screening/facts";
 import { isActive } from "~core/screening/outcome";
-import { answers, answerWord } from "~core/screening/questions";
+import { answers, entryAnswers, entryAnswerWord } from "~core/screening/questions";
 import { screen, unknownQuestion } from "~core/screening/screen";
 import { Box, Typography } from "~app/ui/box";
 import { shortDay } from "~app/ui/dates";
@@ -59,8 +59,8 @@ export function ReadPart({
     read?.region ? `${nameOf(read.region, read.places)}${read.side ? sideWord[read.side] : ""}` : "",
     read?.when
       ? read.when.earliest === read.when.latest
-        ? shortDay(read.when.latest, today)
-        : `${shortDay(read.when.earliest, today)} – ${shortDay(read.when.latest, today)}`
+        ? `${read.when.onset ? "since " : ""}${shortDay(read.when.latest, today)}`
+        : `${read.when.onset ? "began " : ""}${shortDay(read.when.earliest, today)} – ${shortDay(read.when.latest, today)}${read.when.onset ? ", goes on" : ""}`
       : "",
     stanceWord[typed.stance ?? "has"],
   ].filter(Boolean);
@@ -100,9 +100,9 @@ export function ReadPart({
             value={typed.answer}
             onChange={(_, next: TypedEntry["answer"]) => answer(next)}
           >
-            {answers.map((each) => (
+            {(condition ? answers : entryAnswers).map((each) => (
               <ToggleButton key={each} value={each}>
-                {answerWord[each]}
+                {entryAnswerWord[each]}
               </ToggleButton>
             ))}
           </ToggleButtonGroup>
