@@ -3,6 +3,21 @@ import { bleeding, circulation, faceDown, weeks, type Condition } from "./condit
 /** What is seen by a doctor or rests while it is recent, and has a rule of its own for good. Common practice. */
 export const bandedConditions: readonly Condition[] = [
   {
+    key: "osteopenia",
+    name: "Osteopenia",
+    kind: "condition",
+    synonyms: ["bone a little thin"],
+    rules: [
+      {
+        key: "ribs",
+        kind: "limit",
+        scope: { tags: ["rib compression"] },
+        pressure: 3,
+        reason: "Bone that is thinner than usual is pressed lightly at the ribs.",
+      },
+    ],
+  },
+  {
     key: "stent",
     name: "Stent or heart attack",
     kind: "condition",

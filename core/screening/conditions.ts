@@ -26,7 +26,7 @@ export const conditions: readonly Condition[] = [
     key: "osteoporosis",
     name: "Osteoporosis",
     kind: "condition",
-    synonyms: ["brittle bones", "thin bones", "low bone density", "osteopenia", "bone loss"],
+    synonyms: ["brittle bones", "thin bones", "low bone density", "bone loss"],
     rules: bones("Thin bones can break under compression and leverage."),
   },
   {
@@ -459,6 +459,24 @@ export const conditions: readonly Condition[] = [
         instead: "unscented oil and wax",
         reason: "Nothing scented on the skin or in the room.",
       },
+    ],
+  },
+  {
+    key: "wax-allergy",
+    name: "Allergy to wax",
+    kind: "allergy",
+    synonyms: ["beeswax"],
+    rules: [
+      { key: "medium", kind: "limit", withoutMedia: ["wax"], reason: "No wax on the skin: it is out of every plan." },
+    ],
+  },
+  {
+    key: "oil-allergy",
+    name: "Allergy to oil",
+    kind: "allergy",
+    synonyms: ["massage oil", "lanolin"],
+    rules: [
+      { key: "medium", kind: "limit", withoutMedia: ["oil"], reason: "No oil on the skin: it is out of every plan." },
     ],
   },
   {

@@ -3,12 +3,14 @@ import type { IsoDay } from "../../days";
 import { conditionOf } from "../conditions";
 import type { RoughDate } from "../rough-date";
 import { drugEndings } from "./drugs";
-import { drugOf, hitsOf, isPlace, known, settle, stronger } from "./match";
-import { partsOf } from "./parts";
+import { drugOf, hitsOf, isPlace, known, settle, stronger, type Hit } from "./match";
+import { figureIn, usualPlaceOf } from "./figures";
+import { partsOf, type Part } from "./parts";
 import { circumstance, commentary, filler, medicineCue, others } from "./small-talk";
 import { isNo, listGoesOn, stanceOf, type Stance } from "./stance";
 import { findDate, findDue } from "./when";
-import { inFigures, isSmall, tokens } from "./words";
+import { realWords } from "./real-words";
+import { inFigures, isSmall, tokens, type Token } from "./words";
 
 /** One thing that was read in what a client told. */
 export type Read = {
@@ -45,7 +47,7 @@ export function readTold(text: string, today: IsoDay, born: IsoDay | null): Read
     ),
   );
   const places = parts.map((part) => readPlace(part.text) ?? null);
-  const all = parts.map((part) => settle(hitsOf(part.tokens)));
+  const all = parts.map((part) => withFigure(part, settle(hitsOf(part.tokens))));
   const told = new Set<string>();
   // a sign may be told in two parts: "fever and back pain", "lost ten kilos and pain wakes me at night"
   if (parts.length > 1) {
@@ -105,7 +107,7 @@ export function readTold(text: string, today: IsoDay, born: IsoDay | null): Read
         stance,
         medicine: false,
         when: spare?.when ?? null,
-        place: places[index] ?? null,
+        place: places[index] ?? usualPlace(hit.condition, part.text),
         dated: spare !== undefined,
         placed: places[index] !== null,
         part: index,
@@ -131,10 +133,11 @@ export function readTold(text: string, today: IsoDay, born: IsoDay | null): Read
       unexplained && !denied && (left.length > 0 || (takes && !hits.some((hit) => hit.condition === "quiet")));
     const strangeDrug =
       hits.length > 0 &&
-      unknownDrug &&
-      !hits.some((hit) =>
-        [...hit.used].some((i) => drugEndings.some((ending) => part.tokens[i]!.word.endsWith(ending))),
-      );
+      ((unknownDrug &&
+        !hits.some((hit) =>
+          [...hit.used].some((i) => drugEndings.some((ending) => part.tokens[i]!.word.endsWith(ending))),
+        )) ||
+        rest.some((token) => namesMedicine(part, token, hits)));
     if (strange || strangeDrug) {
       const stance = stanceOf(part, undefined, false, spare);
       // "not ill", "no serious illnesses": nothing is told by it
@@ -174,6 +177,48 @@ export function readTold(text: string, today: IsoDay, born: IsoDay | null): Read
     };
   });
   return merged(complete);
+}
+
+/** A measurement says more than the word beside it: "temperature 36.8" is no fever, 190 over 115 not just high. */
+function withFigure(part: Part, hits: Hit[]): Hit[] {
+  const figure = figureIn(part.text);
+  if (!figure) return hits;
+  const about = ["blood-pressure", "low-pressure", "sign-infection", "quiet"];
+  const used = new Set(hits.filter((hit) => about.includes(hit.condition)).flatMap((hit) => [...hit.used]));
+  return [
+    ...hits.filter((hit) => !about.includes(hit.condition)),
+    { condition: figure.condition, used: used.size > 0 ? used : new Set([0]) },
+  ];
+}
+
+/** Where an operation is that names no place; null where it has no usual one. */
+function usualPlace(condition: string, text: string): NamedPlace | null {
+  if (condition !== "operation" && condition !== "scar" && condition !== "lymph-nodes") return null;
+  const words = usualPlaceOf(text);
+  return words === undefined ? null : (readPlace(words) ?? null);
+}
+
+const takenBefore = /^(on|take|takes|taking|took|started|prescribed|given|using|use)$/;
+const takenAfter = /^(since|against|because)$/;
+
+/**
+ * Whether a word that nobody knows stands where a medicine stands: "zelvexa since the clot", "taking zelvexa for it". What
+ * else was read in the sentence does not explain it.
+ */
+function namesMedicine(part: Part, token: Token, hits: readonly Hit[]): boolean {
+  const i = part.tokens.indexOf(token);
+  const strange =
+    /^[a-z]{5,}$/.test(token.word) &&
+    !known.has(token.stem) &&
+    !drugOf.has(token.word) &&
+    !realWords.has(token.word) &&
+    !/(day|days|thing|one|body)$/.test(token.word) &&
+    !circumstance.has(token.stem) &&
+    !hits.some((hit) => hit.used.has(i));
+  return (
+    strange &&
+    (takenBefore.test(part.tokens[i - 1]?.word ?? "") || (i === 0 && takenAfter.test(part.tokens[i + 1]?.word ?? "")))
+  );
 }
 
 /** The same thing told twice in one breath is one, unless its places or times differ. */

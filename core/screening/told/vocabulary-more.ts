@@ -1,5 +1,10 @@
 /** More of how people say it, for conditions that have a rule of their own; as in `phrases`, and read before them. */
 export const more: Record<string, string> = {
+  osteopenia: "osteopenia, osteopenic",
+  "wax-allergy": "allergic wax/beeswax, allergy wax/beeswax, wax rash, react wax/beeswax, wax itch, wax hives",
+  "oil-allergy":
+    "allergic oil/oils/lanolin, allergy oil/oils/lanolin, oil rash, massage oil rash/itch/hives, react oil/oils, lanolin",
+  "very-high-pressure": "hypertensive crisis, pressure through the roof",
   "disc-leg":
     "nerve pain down leg, pain down leg, shooting leg, trapped nerve, compressed nerve, nerve compressed, radiculopathy, pinched, sciatica, sciatic, pinched nerve, nerve root, nerve leg pain, nerve down arm/leg, pain shoots leg/arm, disc numb leg/foot/toes/arm/hand, disc tingling leg/foot/arm, disc pressing nerve",
   stenosis:
@@ -16,7 +21,7 @@ export const more: Record<string, string> = {
     "nerve block, nerve blocked, facet block, facet injection, medial branch, radiofrequency, denervation, nerve burnt, occipital block",
   port: "port, port catheter, portacath, port a cath, picc, picc line, central line, hickman",
   stoma: "stoma, colostomy, ileostomy, urostomy, bag on belly, feeding tube, peg tube",
-  coil: "coil copper/hormone, coil fitted, iud, mirena, copper coil, the coil",
+  coil: "coil, coil copper/hormone, coil fitted, iud, mirena, copper coil, the coil",
   shunt: "shunt, brain shunt, vp shunt",
   cochlear: "cochlear, cochlear implant, hearing implant",
   stimulator:

@@ -13,7 +13,7 @@ export const phrases: Record<string, string> = {
   fracture:
     "broke *, metatarsal, metatarsals, boot came off, cheekbone, cracked bone, vertebra crack, crushed *, wired jaw, nose broken, cast off, plaster off, cast came off, in a cast, in a boot, walking boot, collapsed vertebra, fractured, greenstick, chipped bone, ribs gone, broken neck, broken back, knitted, vertebra collapse, fracture, broken bone, broke bone, break bone, break *, crack *, snap *, shattered *, crushed vertebra, vertebra break, stress fracture, hairline crack, bone cast, plaster cast, in plaster",
   osteoporosis:
-    "bone disease, bone break easily, shrunk centimetre/inch/inches/height, lost height, bone scan, frail bone, bone thinning, bones are like chalk, glass bones, bones break easily, dexa, bone strength, bone drug, osteoporosis, osteopenia, osteoporotic, brittle bone, thin bone, bone thin, bone density, bone loss, weak bone, infusion bones, injection bones, porous bone, bones crumbling, dexa low",
+    "bone disease, bone break easily, shrunk centimetre/inch/inches/height, lost height, bone scan, frail bone, bone thinning, bones are like chalk, glass bones, bones break easily, dexa, bone strength, bone drug, osteoporosis, osteoporotic, brittle bone, thin bone, bone thin, bone density, bone loss, weak bone, infusion bones, injection bones, porous bone, bones crumbling, dexa low",
   steroids:
     "steroid course, course of steroids, prednisone, steroid cream strong, steroids, cortisone tablet/long/year/month/decade, cortisone, steroid tablet/long/year/month, corticosteroid, steroid long term",
   operation:
@@ -78,7 +78,7 @@ export const phrases: Record<string, string> = {
   "nut-allergy":
     "nuts, nut oil, allergic peanuts/almonds, cashew, pistachio, brazil nuts, tree nuts, nuts throat, nuts react, nut allergy, allergic nut, allergy nut, peanut, almond oil, almond, allergic almond, hazelnut, walnut, nuts swell, sesame allergy",
   "scent-allergy":
-    "lavender, incense, smells headache, smells migraine, scents, oils smell, unscented, eucalyptus, aftershave, allergic perfume/scent/lavender, perfume, fragrance, essential oil, scent headache, strong smells, react lavender, scented",
+    "react essential oil, essential oils react, lavender, incense, smells headache, smells migraine, scents, oils smell, unscented, eucalyptus, aftershave, allergic perfume/scent/lavender, perfume, fragrance, essential oil, scent headache, strong smells, react lavender, scented",
   "latex-allergy":
     "latex, rubber swell, condoms allergy, gloves swell, balloons allergy, rubber glove, rubber rash, allergic rubber",
   allergy:
