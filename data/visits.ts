@@ -60,16 +60,32 @@ export const visitsBetween = (
       clientName: "c.name",
     });
 
-/** The visits still to be closed of the first day from `from` to `to` that has any, with the client's name. */
-export const visitsOfNextDay = (tx: Tx, from: string, to: string): Promise<(Visit & { clientName: string })[]> =>
+/** Visits that somebody gives, and those of which it is not said who does. */
+const givenBy =
+  (by: string) =>
+  (query: Knex.QueryBuilder): void =>
+    void query.where((either) => either.where("v.given_by", by).orWhereNull("v.given_by"));
+
+/**
+ * The visits still to be closed of the first day from `from` to `to` that has any for `by`, with the client's name. Those that
+ * another practitioner gives are not among them.
+ */
+export const visitsOfNextDay = (
+  tx: Tx,
+  from: string,
+  to: string,
+  by: string,
+): Promise<(Visit & { clientName: string })[]> =>
   visitsBetween(tx, from, to).modify((query) =>
     query
       .whereNot("v.status", "closed")
+      .modify(givenBy(by))
       .where(
         "v.on_date",
         tx("visit as v")
           .joinRaw(itsClient)
           .whereNot("v.status", "closed")
+          .modify(givenBy(by))
           .whereBetween("v.on_date", [from, to])
           .orderBy("v.on_date")
           .limit(1)
@@ -77,11 +93,27 @@ export const visitsOfNextDay = (tx: Tx, from: string, to: string): Promise<(Visi
       ),
   );
 
-/** Visits whose run sheet was started and never finished. */
-export const unfinishedVisits = (tx: Tx): Promise<(Visit & { clientName: string })[]> =>
+/** Who else gives visits on a day that are still to be closed, and to whom. */
+export const visitsOfOthers = (
+  tx: Tx,
+  day: string,
+  by: string,
+): Promise<{ practitioner: string; clientName: string }[]> =>
+  tx("visit as v")
+    .joinRaw(itsClient)
+    .join("practitioner as p", "p.id", "v.given_by")
+    .where("v.on_date", day)
+    .whereNot("v.status", "closed")
+    .whereNot("v.given_by", by)
+    .orderBy(["p.name", "c.name"])
+    .select({ practitioner: "p.name", clientName: "c.name" });
+
+/** Visits whose run sheet was started and never finished, but for those that another practitioner gives. */
+export const unfinishedVisits = (tx: Tx, by: string): Promise<(Visit & { clientName: string })[]> =>
   tx("visit as v")
     .joinRaw(itsClient)
     .where("v.status", "open")
+    .modify(givenBy(by))
     .orderBy("v.on_date")
     .select({
       ...Object.fromEntries(Object.entries(columns).map(([key, column]) => [key, `v.${column}`])),
@@ -200,9 +232,11 @@ export async function currentVisit(tx: Tx, clientId: string, today: string): Pro
   return (await listVisits(tx, clientId)).at(-1)!;
 }
 
-/** A planned visit is being worked: it stands on the day on which that happens. */
-export async function openVisit(tx: Tx, id: string, day: string): Promise<void> {
-  await tx("visit").where({ id, status: "planned" }).update({ status: "open", on_date: day });
+/** A planned visit is being worked: it stands on the day on which that happens, and with whoever gives it. */
+export async function openVisit(tx: Tx, id: string, day: string, by: string | null): Promise<void> {
+  await tx("visit")
+    .where({ id, status: "planned" })
+    .update({ status: "open", on_date: day, given_by: tx.raw("coalesce(?::uuid, given_by)", [by]) });
 }
 
 /** What was put right of a closed visit. */

@@ -73,10 +73,10 @@ Front of the thigh short | edge-rectus* | edge:rectus_femoris
 Outer band short | edge-band* | edge:outer_band
 # told
 Whiplash in the history | told-whiplash | told:whiplash told:skull-fracture
-Operation or scar in the history | told-scar | told:operation told:scar
+Operation or scar in the history | told-scar | told:operation told:scar told:fusion
 Migraine or headache told | told-headache | told:migraine words:headache
 Trouble with the jaw told | told-jaw | told:jaw
-Disc trouble told | told-disc | told:disc
+Disc trouble told | told-disc | told:disc told:disc-leg told:stenosis
 Very mobile joints told | told-mobile | told:hypermobility
 A curved spine told | told-curve | told:scoliosis
 Works bent forward or at a screen | works-bent | words:bent

@@ -43,7 +43,7 @@ export async function action({ params, context }: Route.ActionArgs) {
     const { stored, elsewhere } = await appendEvents(tx, visit.id, sound);
     for (const id of elsewhere) refused.push({ id, reason: "Event: this id stands for something else already." });
     if (started && visit.status === "planned" && stored.includes(started)) {
-      await openVisit(tx, visit.id, today());
+      await openVisit(tx, visit.id, today(), practitioner.id);
       await followDays(tx, visit.clientId);
     }
     const status = stored.length > 0 || refused.length === 0 ? 200 : gate ? 409 : 422;

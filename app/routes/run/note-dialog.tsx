@@ -1,31 +1,11 @@
 import { Button } from "~app/ui/button";
 import Dialog from "@mui/material/Dialog";
 import TextField from "@mui/material/TextField";
-import { useState } from "react";
 import { Box } from "~app/ui/box";
+import { useDraft } from "~app/ui/use-draft";
 
 /** As long as the server takes one. */
 const most = 4000;
-
-/** A note that was begun and not kept yet, in this browser: put aside, it goes on where it was left. */
-const begun = (visitId: string) => ({
-  key: `ember-note-${visitId}`,
-  get text() {
-    try {
-      return localStorage.getItem(this.key) ?? "";
-    } catch {
-      return "";
-    }
-  },
-  keep(text: string) {
-    try {
-      if (text) localStorage.setItem(this.key, text);
-      else localStorage.removeItem(this.key);
-    } catch {
-      // switched off: it stands here as long as the page does
-    }
-  },
-});
 
 /** A note to the step at hand; Enter keeps it. Put aside with Escape or “Later”, what was typed stands here the next time. */
 export function NoteDialog({
@@ -37,14 +17,10 @@ export function NoteDialog({
   close: () => void;
   save: (text: string) => void;
 }) {
-  const draft = begun(visitId);
-  const [text, set] = useState(() => draft.text);
-  const setText = (next: string) => {
-    set(next);
-    draft.keep(next);
-  };
+  const [begun, setText] = useDraft<string>(`ember-note-${visitId}`);
+  const text = begun ?? "";
   const save = (note: string) => {
-    draft.keep("");
+    setText(undefined);
     keep(note);
   };
   const tooLong = text.trim().length > most;

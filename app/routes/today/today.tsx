@@ -24,7 +24,7 @@ import { getClient } from "~data/clients";
 import { seriesOf } from "~data/series";
 import type { Tx } from "~data/database";
 import type { Practitioner } from "~data/practitioners";
-import { unfinishedVisits, visitsOfNextDay, type Visit } from "~data/visits";
+import { unfinishedVisits, visitsOfNextDay, visitsOfOthers, type Visit } from "~data/visits";
 
 export const meta: Route.MetaFunction = () => [{ title: "Today · Ember Path" }];
 
@@ -33,14 +33,15 @@ export function loader({ context }: Route.LoaderArgs) {
     const day = today();
     const ahead = format(addDays(parseISO(day), 21), "yyyy-MM-dd");
     // all of the day: whoever is left out here is met unprepared
-    const shown = await visitsOfNextDay(tx, day, ahead);
+    const shown = await visitsOfNextDay(tx, day, ahead, practitioner.id);
     const briefs = [];
     for (const visit of shown) briefs.push(await briefOf(tx, visit, practitioner, day));
     return {
       day,
       briefs,
       name: practitioner.name.split(" ")[0]!,
-      unfinished: (await unfinishedVisits(tx)).map(({ id, clientId, clientName, ordinal }) => ({
+      others: await visitsOfOthers(tx, day, practitioner.id),
+      unfinished: (await unfinishedVisits(tx, practitioner.id)).map(({ id, clientId, clientName, ordinal }) => ({
         id,
         clientId,
         clientName,
@@ -98,7 +99,7 @@ const briefOf = (tx: Tx, visit: Visit, practitioner: Practitioner, day: string) 
     },
   );
 
-export default function Today({ loaderData: { day, briefs, unfinished, name } }: Route.ComponentProps) {
+export default function Today({ loaderData: { day, briefs, others, unfinished, name } }: Route.ComponentProps) {
   const here = briefs.filter((brief) => brief.onDate === day);
   const thumbs = Math.round(here.reduce((sum, brief) => sum + brief.thumbs, 0));
   const fingers = Math.round(here.reduce((sum, brief) => sum + brief.fingers, 0));
@@ -218,6 +219,19 @@ export default function Today({ loaderData: { day, briefs, unfinished, name } }:
             </Box>
           ))}
         </Box>
+      )}
+      {others.length > 0 && (
+        <Typography sx={{ color: "text.secondary", mt: 3 }}>
+          {[...new Set(others.map((each) => each.practitioner))]
+            .map(
+              (who) =>
+                `With ${who} today: ${others
+                  .filter((each) => each.practitioner === who)
+                  .map((each) => each.clientName)
+                  .join(", ")}.`,
+            )
+            .join(" ")}
+        </Typography>
       )}
     </Page>
   );

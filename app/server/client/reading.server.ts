@@ -44,8 +44,9 @@ export async function knownOf(tx: Tx, client: Client, visits: readonly Visit[]):
       visit: ordinal,
       felt: bonesAfter(logs.get(id) ?? []).filter(({ moment }) => moment !== "again"),
     })),
-    told: currentEntries(await historyVersions(tx, client.id)).flatMap(({ condition, words }) =>
-      condition ? [{ condition, words }] : [],
+    // what is denied, not settled or somebody else's speaks for nothing
+    told: currentEntries(await historyVersions(tx, client.id)).flatMap(({ condition, words, stance = "has" }) =>
+      condition && stance === "has" ? [{ condition, words }] : [],
     ),
     words: [client.complaint, ...(client.furtherComplaints ?? []).map(({ words }) => words), client.occupation].join(
       ". ",

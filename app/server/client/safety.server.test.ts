@@ -284,7 +284,7 @@ describe("a visit worked on another day than planned", () => {
     const { id, visits } = await planned();
     expect(await days(id)).toEqual([day(0), day(10), day(20)]);
     await work(async (tx) => {
-      await openVisit(tx, visits[0]!.id, day(3));
+      await openVisit(tx, visits[0]!.id, day(3), null);
       await followDays(tx, id);
     });
     expect(await days(id)).toEqual([day(3), day(13), day(23)]);

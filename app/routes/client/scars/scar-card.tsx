@@ -1,5 +1,4 @@
 import { Button } from "~app/ui/button";
-import { useState } from "react";
 import { useFetcher } from "react-router";
 import { placeNames } from "~core/anatomy/places";
 import type { Moment } from "~core/findings/restriction";
@@ -20,6 +19,7 @@ import { useTakeOff } from "~app/ui/use-take-off";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 import type { ScarRecorded } from "~data/scars";
+import { useDraft } from "~app/ui/use-draft";
 import { SlideRose } from "./rose";
 
 type Felt = Pick<Rose, "slides" | "lift">;
@@ -57,12 +57,20 @@ export function ScarCard({
     ...felt,
   }));
   const tested = kept.value;
-  const [begun, setBegun] = useState(unfelt);
-  const now: Feeling = tested ?? begun;
+  // half pressed, it waits here for whoever was called away; a way that was not felt is null where it is kept
+  const [begun, setBegun] = useDraft<{ slides: (Slide | null)[]; lift: Slide | null }>(
+    `ember-rose-${scar.id}-${visit.id}-${moment}`,
+  );
+  const halfFelt: Feeling = begun
+    ? { slides: begun.slides.map((slide) => slide ?? undefined), lift: begun.lift ?? undefined }
+    : unfelt;
+  const now: Feeling = tested ?? halfFelt;
   const feel = (change: Partial<Feeling>) => {
     const next = { ...now, ...change };
-    if (isWhole(next)) kept.keep(next);
-    else setBegun(next);
+    if (isWhole(next)) {
+      kept.keep(next);
+      setBegun(undefined);
+    } else setBegun({ slides: next.slides.map((slide) => slide ?? null), lift: next.lift ?? null });
   };
   const { lift } = now;
   const missing = now.slides.filter((slide) => slide === undefined).length;
