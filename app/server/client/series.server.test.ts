@@ -50,7 +50,7 @@ const workOn = (id: string, days: readonly string[]) =>
   work(async (tx) => {
     for (const [i, day] of days.entries()) {
       const visit = (await listVisits(tx, id))[i]!;
-      await openVisit(tx, visit.id, day, odile.id);
+      await openVisit(tx, visit.id, day, null);
       const { version } = (await listVisits(tx, id))[i]!;
       await closeVisit(tx, visit.id, version, "", today);
     }
