@@ -1,9 +1,12 @@
 import { randomUUID } from "node:crypto";
 import { behindProxy } from "./probe/proxy";
 import { halfSent, hostileBodies, hostileFiles, meanwhile, sound } from "./probe/hostile";
+import { failingCommits } from "./probe/commits";
 import { killed } from "./probe/killed";
+import { malformed } from "./probe/malformed";
 import { kiln, secondPractice, within } from "./probe/practices";
 import { reusedIds } from "./probe/reused-ids";
+import { leftRunning, markChildren } from "../scripts/lib/left-running.mjs";
 import { report } from "./report";
 import { end, memory, pause, post, ruben, serve, signIn, withCluster } from "./server";
 
@@ -22,6 +25,7 @@ const asked = process.argv.slice(2);
 const wants = (part: string) => asked.length === 0 || asked.includes(part);
 
 async function main() {
+  const mark = markChildren();
   if (wants("walls") || wants("hostile"))
     await withCluster(async (url) => {
       const server = await serve({ APP_DATABASE_URL: url("app"), OWNER_DATABASE_URL: url("owner"), EMBER_DEMO: "1" });
@@ -144,6 +148,64 @@ async function main() {
         await end(server, "SIGKILL");
       }
     });
+  if (wants("commits"))
+    await withCluster(async (url) => {
+      const server = await serve({ APP_DATABASE_URL: url("app"), OWNER_DATABASE_URL: url("owner"), EMBER_DEMO: "1" });
+      try {
+        const cookie = await signIn(server.base);
+        const found = await failingCommits(server.base, cookie, url("super"), url("app"));
+        say("COMMIT fails, as on a full disk", [
+          [
+            "tables, requests",
+            `${found.tables}, ${found.requests}`,
+            "every write to them fails at COMMIT; what pages send, to every address",
+          ],
+          ["wrote something first", String(found.wrote), "requests whose COMMIT was refused"],
+          ["answered as stored", none(found.answeredStored, "stored"), "a success, or rows that are there afterwards"],
+        ]);
+        const visit = await within(
+          url("app"),
+          kiln,
+          async (tx) => (await tx("visit").where({ client_id: ruben }).first("id")).id as string,
+        );
+        const ids = {
+          clientId: ruben,
+          visitId: visit,
+          photoId: randomUUID(),
+          studyId: randomUUID(),
+          handoverId: randomUUID(),
+          item: "0",
+        };
+        const odd = await malformed(server.base, cookie, ids, 3000);
+        say("Malformed requests", [
+          [
+            "requests",
+            String(odd.requests),
+            Object.entries(odd.statuses)
+              .map(([status, n]) => `${n} × ${status}`)
+              .join(", "),
+          ],
+          [
+            "answered as a fault of ours",
+            none(odd.faults, "malformed"),
+            "500 and over, other than “not now” (503), or a cut line",
+          ],
+        ]);
+      } finally {
+        await end(server, "SIGKILL");
+      }
+    });
+  if (wants("postgres"))
+    await withCluster(async (url, cluster) => {
+      const found = await killed(url, 30, cluster);
+      say("kill -9 of server, worker and PostgreSQL in turn", [
+        ["rounds", String(found.rounds), "each kills one of the three and starts it again while four writers go on"],
+        ["confirmed writes", String(found.confirmed), "events the server said were stored"],
+        ["lost", none(found.lost, "lost"), "confirmed, and not there afterwards"],
+        ["doubled", none(found.doubled, "doubled"), "there more than once"],
+      ]);
+      if (found.confirmed < 1000) faults.push(`only ${found.confirmed} writes were confirmed`);
+    });
   if (wants("killed"))
     await withCluster(async (url) => {
       const found = await killed(url, 40);
@@ -177,6 +239,7 @@ async function main() {
       if (!found.secureCookie || !found.hsts || !found.foreignRefused || !found.spoofedAddressIgnored)
         faults.push("proxy headers");
     });
+  for (const left of await leftRunning(mark)) faults.push(`still running: ${left}`);
   if (asked.length === 0) report("probe", "What strangers and accidents can do", lines);
   else console.log(lines.join("\n"));
   console.log(faults.length === 0 ? "\nNothing found." : `\n${faults.length} found:\n${faults.join("\n")}`);

@@ -5,9 +5,12 @@ import { join } from "node:path";
 
 export const ruben = "5c1d0a3e-7f41-4c55-9a3c-0d1f6b0a8e01";
 
+/** A PostgreSQL of our own: where its data lies, and what starts it again at the same port. */
+export type OwnCluster = { data: string; start: (how: { samePort: boolean }) => Promise<unknown> };
+
 /** A throwaway PostgreSQL of our own, for as long as `work` takes. `url` gives a role's address of its database. */
 export async function withCluster(
-  work: (url: (role: "super" | "owner" | "app") => string) => Promise<void>,
+  work: (url: (role: "super" | "owner" | "app") => string, cluster: OwnCluster) => Promise<void>,
 ): Promise<void> {
   // @ts-expect-error the scripts are plain JavaScript
   const { Cluster } = await import("../scripts/lib/postgres.mjs");
@@ -17,7 +20,7 @@ export async function withCluster(
   try {
     await cluster.start();
     await cluster.database();
-    await work((role) => cluster.url(role));
+    await work((role) => cluster.url(role), cluster as OwnCluster);
   } finally {
     await cluster.stop();
     cluster.remove();

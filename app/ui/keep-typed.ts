@@ -35,7 +35,9 @@ export async function keepTyped<T>({ serverAction }: { serverAction: () => Promi
     return answer;
   } catch (error) {
     if (error instanceof TypeError) {
-      tell({ why: "No connection: nothing was saved, and nothing you typed is lost. Try again when it is back." });
+      tell({
+        why: "No connection: whether this was saved is not known. Nothing you typed is lost: send it again when it is back, it is stored once.",
+      });
       return unsent(503);
     }
     if (isRouteErrorResponse(error)) {

@@ -41,7 +41,7 @@ export default function SignInDialog({
       <Box component="form" noValidate onSubmit={(event: FormEvent) => void signIn(event)} sx={{ p: 3 }}>
         <Typography variant="h2">Sign in again, {name.split(" ")[0]}</Typography>
         <Typography sx={{ color: "text.secondary", my: 1.5 }}>
-          Your sign-in has ended. What you typed stays on this page.
+          Your sign-in ({email}) has ended. What you typed stays on this page.
         </Typography>
         {/* for password managers, which fill in a pair */}
         <input type="email" name="email" autoComplete="username" value={email} readOnly hidden />
@@ -51,7 +51,7 @@ export default function SignInDialog({
           type="password"
           name="password"
           autoComplete="current-password"
-          label={`Password of ${email}`}
+          label="Password"
           value={password}
           onChange={(event) => setPassword(event.target.value)}
           error={Boolean(error)}

@@ -1,14 +1,24 @@
 import { randomUUID } from "node:crypto";
-import { end, pause, post, ruben, serve, signIn, type Running } from "../server";
+import { readFileSync } from "node:fs";
+import { end, family, pause, post, ruben, serve, signIn, type OwnCluster, type Running } from "../server";
 import { kiln, within } from "./practices";
 
 export type Killed = { rounds: number; confirmed: number; lost: string[]; doubled: string[] };
+
+/** Kills the postmaster, as a machine that runs out of memory does: what it had started ends by itself. */
+const killPostgres = (cluster: OwnCluster) =>
+  process.kill(Number(readFileSync(`${cluster.data}/postmaster.pid`, "utf8").split("\n")[0]), "SIGKILL");
 
 /**
  * Kills the server with SIGKILL again and again while four writers work on: what was confirmed is there afterwards, and
  * there once. Writers send again under the same ids what was not confirmed, as the pages do.
  */
-export async function killed(url: (role: "owner" | "app") => string, rounds: number): Promise<Killed> {
+export async function killed(
+  url: (role: "owner" | "app") => string,
+  rounds: number,
+  /** Its server and the worker are killed in turn with ours, where given. */
+  cluster?: OwnCluster,
+): Promise<Killed> {
   const env = { APP_DATABASE_URL: url("app"), OWNER_DATABASE_URL: url("owner"), EMBER_DEMO: "1" };
   let server: Running = await serve(env);
   const { base, port } = server;
@@ -52,9 +62,22 @@ export async function killed(url: (role: "owner" | "app") => string, rounds: num
   };
   const writers = [0, 1, 2, 3].map(writer);
   for (let round = 0; round < rounds; round++) {
-    await pause(150 + Math.floor(Math.random() * 400));
-    await end(server, "SIGKILL");
-    server = await serve({ APP_DATABASE_URL: url("app") }, port);
+    await pause((cluster ? 900 : 150) + Math.floor(Math.random() * 400));
+    const which = cluster ? round % 3 : 0;
+    if (which === 0) {
+      await end(server, "SIGKILL");
+      server = await serve({ APP_DATABASE_URL: url("app") }, port);
+    } else if (which === 1) killPostgres(cluster!);
+    else for (const worker of family(server.pid).slice(1)) process.kill(worker, "SIGKILL");
+    // what the dead one had started is still ending: until then it cannot be started again, or seems to run
+    for (let again = 0; which === 1; again++) {
+      const state = await cluster!.start({ samePort: true }).catch((error: unknown) => {
+        if (again > 120) throw error;
+        return "not yet";
+      });
+      if (state === undefined) break;
+      await pause(250);
+    }
   }
   over = true;
   await Promise.all(writers);

@@ -10,7 +10,7 @@ const secrets = ["Asplund", "Maribel", "Desmond", "Petra", "Kiln Lane", "odile@"
 type Ids = Record<string, string[]>;
 
 /** Every id there is in a practice, by what it names in an address. */
-async function idsOf(appUrl: string): Promise<Ids> {
+export async function idsOf(appUrl: string): Promise<Ids> {
   return within(appUrl, kiln, async (tx) => {
     const all = async (table: string) => (await tx(table).limit(40).select("id")).map((row) => row.id as string);
     const ids: Ids = {};
@@ -32,7 +32,7 @@ async function idsOf(appUrl: string): Promise<Ids> {
 }
 
 /** Bodies that a page of this address could send, about these ids. */
-function bodiesFor(path: string, id: (name: string) => string): unknown[] {
+export function bodiesFor(path: string, id: (name: string) => string): unknown[] {
   const visitId = id("visitId");
   const now = new Date().toISOString();
   const felt = { grade: 3, tenderness: 9 };

@@ -38,7 +38,7 @@ function marked(mark) {
 /** This process's parents: a probe within a test carries the test's mark. */
 function ancestors() {
   const found = new Set();
-  for (let pid = process.ppid; pid > 1; ) {
+  for (let pid = process.ppid; pid > 1;) {
     found.add(pid);
     try {
       pid = Number(/^PPid:\s+(\d+)/m.exec(readFileSync(`/proc/${pid}/status`, "latin1"))[1]);

@@ -102,7 +102,7 @@ export function BeforeStart({
           <Typography sx={{ fontSize: 24, flex: 1, minWidth: 340 }}>
             New injury, illness, medication, numbness or sore skin since last time?
           </Typography>
-          <Button variant="outlined" disabled={busy} sx={big} onClick={() => send({ intent: "nothing-changed" })}>
+          <Button variant="contained" disabled={busy} sx={big} onClick={() => send({ intent: "nothing-changed" })}>
             Nothing changed
           </Button>
           <Button component={Link} to={link("intake/screening")} variant="outlined" sx={big}>

@@ -56,7 +56,11 @@ export function RunHead({
         </Typography>
       )}
       {unsent.reach === "signed out" && (
-        <Button variant="outlined" onClick={() => void askToSignIn()} sx={{ minHeight: 64, fontSize: 22, px: 3 }}>
+        <Button
+          variant="outlined"
+          onClick={() => void askToSignIn()}
+          sx={{ minHeight: 64, fontSize: 22, px: 3, ml: "auto" }}
+        >
           Sign in again
         </Button>
       )}
