@@ -212,7 +212,7 @@ test("after a lumbar puncture last week no hold of cranial work is begun, and th
   ).toBeVisible();
   await page.goto(`${home}/assess/arc`);
   await expect(page.getByRole("alert")).toContainText(
-    /Lumbar puncture or spinal fluid leak: after a lumbar puncture or a leak cranial work waits/,
+    /Lumbar puncture or spinal fluid leak: low back: after a lumbar puncture or a leak cranial work waits/,
   );
   const begun = { press: "phase", hold: "sphenoid-lift", phase: 0 };
   const refused = await send(page, `${home}/table/${visitId}`, [

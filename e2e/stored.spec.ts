@@ -18,7 +18,8 @@ test("what changed is asked before the clock starts, two tabs follow each other,
   const home = await newClient(page, "Stored Or Not");
   const clientId = home.split("/").at(-1)!;
   await readyToWork(page, home);
-  await solveBy(page, home, /three/i);
+  await solveBy(page, home, /^Three-step/);
+  await expect(page.getByText(/better is possible|it is proven/).first()).toBeVisible({ timeout: 60_000 });
   const visitId = await firstVisit(clientId);
   // everything was asked today: nothing has to be asked again before the first start
   await page.goto(`/run/${visitId}`);

@@ -42,7 +42,7 @@ export function ArcRun({
   planned: PlannedSession;
   arc: ArcOfVisit;
 } & Omit<ComponentProps<typeof RunHead>, "ordinal" | "unsent" | "children"> &
-  Pick<ComponentProps<typeof BeforeStart>, "steps" | "asked" | "leftOut" | "obstacles">) {
+  Pick<ComponentProps<typeof BeforeStart>, "steps" | "asked" | "leftOut" | "obstacles" | "rescreened">) {
   const session = useEvents(visit.id, stored);
   const table = usePressed(client.id, visit.id, arc.events);
   const state = useMemo(() => foldRun(session.events), [session.events]);

@@ -25,6 +25,7 @@ export function BeforeStart({
   asked,
   leftOut,
   obstacles: all,
+  rescreened,
   otherDay,
   keys = "The clock starts when you do. Four keys do everything: right arrow goes on, left arrow back, S skips, N takes a note.",
 }: {
@@ -34,6 +35,8 @@ export function BeforeStart({
   asked: TableList["asked"];
   leftOut: readonly string[];
   obstacles: readonly Obstacle[];
+  /** Whether what changed since last time was asked for this visit. */
+  rescreened: boolean;
   /** How it is worked once the clock runs. */
   keys?: string;
   /** Set when the visit is planned for another day than this one. */
@@ -97,12 +100,17 @@ export function BeforeStart({
           </Button>
         </Box>
       )}
-      {all.length > 0 && (
+      {!rescreened && (
         <Box sx={{ display: "flex", gap: 2, alignItems: "center", mt: 2.5, flexWrap: "wrap" }}>
           <Typography sx={{ fontSize: 24, flex: 1, minWidth: 340 }}>
             New injury, illness, medication, numbness or sore skin since last time?
           </Typography>
-          <Button variant="contained" disabled={busy} sx={big} onClick={() => send({ intent: "nothing-changed" })}>
+          <Button
+            variant={all.length > 0 ? "contained" : "outlined"}
+            disabled={busy}
+            sx={big}
+            onClick={() => send({ intent: "nothing-changed" })}
+          >
             Nothing changed
           </Button>
           <Button component={Link} to={link("intake/screening")} variant="outlined" sx={big}>

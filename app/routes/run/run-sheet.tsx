@@ -50,7 +50,7 @@ export function RunSheet({
   cues: Record<string, Cues>;
   /** Places that are out for this client today. */
   out: readonly OnPlace[];
-} & Pick<ComponentProps<typeof BeforeStart>, "asked" | "leftOut" | "obstacles">) {
+} & Pick<ComponentProps<typeof BeforeStart>, "asked" | "leftOut" | "obstacles" | "rescreened">) {
   const log = useEvents(visit.id, stored);
   const { events, add } = log;
   const state = useMemo(() => foldRun(events), [events]);

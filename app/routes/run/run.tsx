@@ -53,6 +53,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
     const list = tableList(planned ?? { steps: [] }, await consentsOf(tx, client.id), visit.id);
     const started = events.find((event) => event.kind === "started");
     const techniques = new Set([...list.steps, ...(started?.body.steps ?? [])].map((step) => step.technique));
+    const answered = await answersOf(tx, client.id, { visitId: visit.id });
     return {
       practitioner: { name: practitioner.name, email: practitioner.email, settings: practitioner.settings },
       library: ownInUse(),
@@ -66,6 +67,8 @@ export function loader({ params, context }: Route.LoaderArgs) {
         planned && { form: session.arc, planned, ...(await arcOfVisit(tx, client, visit, practitioner)) },
       ...list,
       events,
+      // asked at every visit; without it nothing starts, unless everything was asked today
+      rescreened: rescreen.every(({ key }) => answered.some(({ question }) => question === key)),
       obstacles: started ? [] : await obstaclesOf(tx, client, visit, judged),
       pauseWord: (await preferencesOf(tx, client.id)).pauseWord,
       cautions: [...new Set(cautions.filter((each) => each.origin !== "setting").map((each) => each.title))],
