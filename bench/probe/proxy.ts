@@ -246,7 +246,10 @@ export async function behindProxy(url: (role: "owner" | "app") => string, second
         body: "email=nobody-here%40kiln.example&password=wrong",
       });
     for (let i = 0; i < 6; i++) await wrong(`203.0.113.${i}`);
-    result.spoofedAddressIgnored = (await wrong("203.0.113.99")).status === 429;
+    // the seventh waits, wherever it says it comes from
+    const began = performance.now();
+    await wrong("203.0.113.99");
+    result.spoofedAddressIgnored = performance.now() - began > 2500;
   } finally {
     proxy.kill("SIGKILL");
     for (const server of servers) await end(server, "SIGKILL");
