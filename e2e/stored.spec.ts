@@ -62,6 +62,8 @@ test("what changed is asked before the clock starts, two tabs follow each other,
   // the run was not finished: it is ended by the minutes that hands say, and the note that was typed survives
   await page.goto(`${home}/sessions?visit=1`);
   await expect(page.getByLabel("Note", { exact: true })).toHaveValue(/left heel warm/);
+  // a page that is not alive yet would put its draft beside what is typed
+  await page.waitForLoadState("networkidle");
   await page.getByLabel("Note", { exact: true }).fill("Written with care.");
   await signInEnds(page);
   await page.getByRole("button", { name: "Close visit 1" }).click();

@@ -120,7 +120,7 @@ export async function behindProxy(url: (role: "owner" | "app") => string, second
   );
   writeFileSync(pem, readFileSync(cert, "utf8") + readFileSync(key, "utf8"), { mode: 0o600 });
   const ca = readFileSync(cert);
-  const env = { APP_DATABASE_URL: url("app"), TRUST_PROXY: "loopback", DRAIN_SECONDS: "1" };
+  const env = { APP_DATABASE_URL: url("app"), TRUST_PROXY: "1", DRAIN_SECONDS: "1" };
   const servers = [await serve({ ...env, OWNER_DATABASE_URL: url("owner"), EMBER_DEMO: "1" }), await serve(env)];
   const port = await freePort();
   const file = join(folder, "haproxy.cfg");
