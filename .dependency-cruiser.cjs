@@ -31,7 +31,7 @@ const rooms = {
   reading: ["anatomy", "findings", "light-touch", "measure", "move", "statistics", "table"],
   table: ["anatomy", "findings", "statistics"],
   move: ["anatomy", "findings", "measure", "statistics"],
-  screening: ["anatomy", "findings", "move", "techniques"],
+  screening: ["anatomy", "findings", "move", "table", "techniques"],
   "home-care": ["anatomy", "reading", "screening", "techniques"],
   series: ["anatomy", "change", "light-touch", "reading", "screening", "techniques"],
   session: ["anatomy", "consent", "light-touch", "move", "screening", "series", "techniques"],

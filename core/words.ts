@@ -7,3 +7,7 @@ export const clockWords = (seconds: number): string =>
 
 /** With its first letter large: what begins a sentence. */
 export const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+const conjunction = new Intl.ListFormat("en", { type: "conjunction" });
+/** "thumb, jaw and armpit": a list as it is read out. */
+export const listed = (words: readonly string[]): string => conjunction.format(words);

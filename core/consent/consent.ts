@@ -1,5 +1,6 @@
-import type { RegionKey } from "../anatomy/regions";
+import type { SensitiveArea } from "../anatomy/sensitive";
 import { standing, type Said } from "../said";
+import { areasOf } from "../techniques/follows";
 import type { Technique } from "../techniques/technique";
 
 /** A stroke of a signature drawn on screen: points in a box 1000 wide and 300 high. */
@@ -23,15 +24,6 @@ export function lawfulSignature(sent: unknown): Stroke[] | null | undefined {
   const sound = (point: unknown) => Array.isArray(point) && point.length === 2 && point.every(within);
   return strokes.every((stroke) => (stroke as unknown[]).every(sound)) ? (strokes as Stroke[]) : undefined;
 }
-
-export const sensitiveAreas = {
-  chest: "Chest near the breast",
-  belly: "Abdomen",
-  "inner-thigh": "Inner thigh",
-  buttock: "Buttock edge",
-  armpit: "Armpit",
-} as const;
-export type SensitiveArea = keyof typeof sensitiveAreas;
 
 /** What a consent is about. Those for an area hold for one visit, the others until withdrawn. */
 export type Subject = "general" | "photographs" | "unwinding" | "guardian" | `area ${SensitiveArea}`;
@@ -75,18 +67,6 @@ export const consentTexts: Record<
   area: { version: "2026-11", text: "I agree to work here today. I can change my mind at any moment." },
 };
 
-const areaByRegion: Partial<Record<RegionKey, SensitiveArea>> = {
-  chest: "chest",
-  belly: "belly",
-  thigh: "inner-thigh",
-  pelvis: "buttock",
-  shoulder: "armpit",
-};
-
-/** The sensitive area a technique needs consent for at every visit; undefined when none. */
-export const areaOf = (technique: Technique): SensitiveArea | undefined =>
-  technique.consent ? technique.doses.map(({ region }) => areaByRegion[region]).find(Boolean) : undefined;
-
 export const textFor = (subject: Subject): { version: string; text: string } =>
   consentTexts[subject.startsWith("area ") ? "area" : (subject as Exclude<Subject, `area ${SensitiveArea}`>)];
 
@@ -118,6 +98,4 @@ export function contradiction(
 }
 
 /** Sensitive areas a list of techniques works in, each once. */
-export const areasIn = (techniques: readonly Technique[]): SensitiveArea[] => [
-  ...new Set(techniques.map(areaOf).filter((area) => area !== undefined)),
-];
+export const areasIn = (techniques: readonly Technique[]): SensitiveArea[] => [...new Set(techniques.flatMap(areasOf))];

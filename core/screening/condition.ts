@@ -74,7 +74,7 @@ export function plain(kind: EntryKind, rows: readonly (readonly [string, string,
 
 export function bones(reason: string): Rule[] {
   return [
-    { key: "compression", kind: "exclude", scope: { tags: ["rib compression", "lever"] }, reason },
+    { key: "compression", kind: "exclude", scope: { tags: ["rib compression", "lever", "neck lever"] }, reason },
     { key: "pressure", kind: "limit", pressure: 3, reason },
   ];
 }
@@ -84,15 +84,15 @@ export function bleeding(reason: string): Rule[] {
     {
       key: "points",
       kind: "exclude",
-      scope: { tags: ["sustained point"] },
-      reason: `${reason} No deep held points.`,
+      scope: { tags: ["sustained point", "instrument"] },
+      reason: `${reason} No deep held points, no instruments.`,
     },
     { key: "pressure", kind: "limit", pressure: 3, reason },
   ];
 }
 
-export function vein(reason: string): Rule[] {
-  return [{ key: "deep", kind: "exclude", scope: { at: "region", fromDepth: 2 }, reason }];
+export function vein(reason: string, at: Around = "region"): Rule[] {
+  return [{ key: "deep", kind: "exclude", scope: { at, fromDepth: 2 }, reason }];
 }
 
 export function lymph(light: string, area: string): Rule[] {
@@ -135,5 +135,13 @@ export function notFlat(reason: string): Rule[] {
 }
 
 export function belly(reason: string): Rule[] {
-  return [{ key: "belly", kind: "exclude", scope: { regions: ["belly"] }, reason }];
+  return [
+    { key: "belly", kind: "exclude", scope: { regions: ["belly"] }, reason },
+    {
+      key: "belly-deep",
+      kind: "exclude",
+      scope: { tags: ["deep belly"] },
+      reason: "Hands that sink under the rib edge press on the belly all the same.",
+    },
+  ];
 }

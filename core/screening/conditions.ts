@@ -34,7 +34,15 @@ export const conditions: readonly Condition[] = [
     name: "Long steroid use",
     kind: "medication",
     synonyms: ["cortisone", "prednisone", "prednisolone", "corticosteroids"],
-    rules: bones("Long steroid use thins bone and skin."),
+    rules: [
+      ...bones("Long steroid use thins bone and skin."),
+      {
+        key: "instruments",
+        kind: "exclude",
+        scope: { tags: ["instrument"] },
+        reason: "Skin that steroids have thinned tears under an instrument.",
+      },
+    ],
   },
   {
     key: "fracture",
@@ -54,8 +62,8 @@ export const conditions: readonly Condition[] = [
         key: "levers",
         kind: "exclude",
         days: { until: weeks(12) },
-        scope: { at: "joints around", tags: ["lever", "end range"] },
-        reason: "A fracture needs twelve weeks before anything levers across it.",
+        scope: { at: "joints around", tags: ["lever", "end range", "rib compression"] },
+        reason: "A fracture needs twelve weeks before anything levers across it or presses on ribs beside it.",
       },
     ],
   },
@@ -115,11 +123,19 @@ export const conditions: readonly Condition[] = [
     synonyms: ["pregnant", "expecting", "baby due", "due date"],
     rules: [
       {
-        key: "position",
+        key: "prone",
         kind: "limit",
-        due: { from: 0, until: 280 + 42 },
+        due: { from: weeks(14), until: 280 + 42 },
+        without: ["prone"],
+        reason: "From the fourteenth week of pregnancy nobody lies on the belly.",
+      },
+      {
+        key: "supine",
+        kind: "limit",
+        due: { from: weeks(20), until: 280 + 42 },
         without: ["prone", "supine"],
-        reason: "In pregnancy work is done side-lying or half-sitting.",
+        reason:
+          "From the twentieth week of pregnancy nobody lies on the belly or flat on the back: side-lying or half-sitting.",
       },
       {
         key: "areas",
@@ -127,6 +143,13 @@ export const conditions: readonly Condition[] = [
         due: { from: 0, until: 280 + 42 },
         scope: { tags: ["deep belly", "inner thigh"] },
         reason: "The deep belly and the inner thigh are not worked in pregnancy.",
+      },
+      {
+        key: "instruments",
+        kind: "exclude",
+        due: { from: 0, until: 280 + 42 },
+        scope: { regions: ["thigh", "leg"], tags: ["instrument"] },
+        reason: "No instruments on the legs in pregnancy: a clot forms more easily.",
       },
       {
         key: "first",
@@ -172,7 +195,7 @@ export const conditions: readonly Condition[] = [
     kind: "condition",
     synonyms: ["spider veins", "vein trouble", "phlebitis"],
     place: "leg",
-    rules: vein("Over varicose veins only the surface is worked."),
+    rules: vein("Over varicose veins and beside them only the surface is worked.", "near"),
   },
   {
     key: "cancer",

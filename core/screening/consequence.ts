@@ -21,6 +21,7 @@ export const tagWord: Record<SafetyTag, string> = {
   armpit: "work in the armpit",
   elbow: "elbow work",
   thumb: "thumb work",
+  instrument: "work with instruments",
   jaw: "jaw work",
 };
 

@@ -199,7 +199,7 @@ describe("the words for what changes", () => {
   });
 
   it.each<[string, string[]]>([
-    ["osteoporosis", ["Out: rib and chest compression, levers.", "Up to 3 of 10."]],
+    ["osteoporosis", ["Out: rib and chest compression, levers, neck traction and levers.", "Up to 3 of 10."]],
     ["reflux", ["Not supine."]],
     ["heart-failure", ["At most 15 min face down.", "At most 45 min at the table."]],
     ["nut-allergy", ["Use nut-free oil and wax."]],

@@ -1,5 +1,7 @@
 import { depthOf } from "../anatomy/layers";
-import { regionKeys, regionName, regions, type RegionKey } from "../anatomy/regions";
+import { regionKeys, regionName, type RegionKey } from "../anatomy/regions";
+import { sensitiveAreaKeys, sensitiveAreas } from "../anatomy/sensitive";
+import { areasOf } from "../techniques/follows";
 import { techniqueOf } from "../techniques/library";
 import { positionName, type Position } from "../techniques/technique";
 import { sessionMinutes, type PlannedSession } from "./plan";
@@ -29,15 +31,13 @@ export function sessionForClient(session: PlannedSession): SessionForClient {
     .sort((a, b) => sum(b) - sum(a))
     .slice(0, mostNamed);
   const techniques = session.steps.map(({ technique }) => techniqueOf(technique));
-  const asked = new Set<RegionKey>(
-    techniques.filter(({ consent }) => consent).flatMap(({ doses }) => doses.map(({ region }) => region)),
-  );
+  const asked = new Set(techniques.flatMap(areasOf));
   const deepest = Math.max(0, ...techniques.map(workingDepth));
   const light = techniques.filter(({ phase }) => phase === "work").every(({ layer }) => layer === "LT");
   return {
     where: where.map((region) => regionName(region).toLowerCase()),
     lies: [...new Set(session.steps.flatMap(({ position }) => (position ? [position] : [])))].map(lying),
-    asked: regions.filter(({ key, sensitive }) => sensitive && asked.has(key)).map(({ name }) => name.toLowerCase()),
+    asked: sensitiveAreaKeys.filter((area) => asked.has(area)).map((area) => sensitiveAreas[area].name.toLowerCase()),
     feels: light
       ? "Very light touch."
       : deepest >= 4

@@ -18,8 +18,8 @@ describe("the series templates", () => {
       plan.sessions.forEach((session, s) => {
         const depth = Math.max(...session.steps.map(({ technique }) => workingDepth(techniqueOf(technique))));
         expect(depth).toBeLessThanOrEqual(depthOf(own[s]!.ceiling));
-        // an arc takes no longer than its holds usually do
-        if (!own[s]!.arc) expect(sessionMinutes(session)).toBeGreaterThan(0.82 * input.tableMinutes);
+        // an arc takes no longer than its holds usually do; a search this short leaves some minutes of the others
+        if (!own[s]!.arc) expect(sessionMinutes(session)).toBeGreaterThan(0.75 * input.tableMinutes);
       });
       // no template begins or ends with its deepest session, where it has more than two
       const depths = own.map(({ ceiling }) => depthOf(ceiling));

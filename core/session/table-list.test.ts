@@ -4,7 +4,7 @@ import type { PlannedSession, Step } from "../series/plan";
 import { techniqueOf } from "../techniques/library";
 import { cautionsOn, entryOf } from "../test/facts";
 import { cuesFor } from "./cues";
-import { consentFor, consentName, tableList } from "./table-list";
+import { consentsFor, consentName, tableList } from "./table-list";
 
 const step = (technique: string, minutes = 3): Step => {
   const { sided, positions } = techniqueOf(technique);
@@ -40,8 +40,14 @@ describe("the table's list", () => {
       ["area chest", undefined],
       ["unwinding", undefined],
     ]);
-    expect(asked.map((each) => consentName(each.subject))).toEqual(["Abdomen", "Chest near the breast", "Unwinding"]);
-    expect(consentFor(techniqueOf("settle-touch"))).toBeUndefined();
+    expect(asked.map((each) => consentName(each.subject))).toEqual([
+      "Abdomen, groin",
+      "Chest near the breast",
+      "Unwinding",
+    ]);
+    expect(consentsFor(techniqueOf("settle-touch"))).toEqual([]);
+    // hands that come to two areas ask for both
+    expect(consentsFor(techniqueOf("node-sweep"))).toEqual(["area belly", "area armpit"]);
   });
 
   it("leaves out what nobody agreed to, and says what", () => {

@@ -33,6 +33,10 @@ export type Check = {
   /** What it may mean, and what is looked at next: where it is not even. */
   next: string;
   source: string;
+  /** What is done to the body for it; a look, where nothing is. */
+  act?: "hold" | "move";
+  /** What `next` tells to do at the same places, where it tells more than what to look at or to plan. */
+  then?: "hold" | "move";
   /** Asked only where that check is off. */
   follows?: string;
   /** Checks of one family are looked at alike, and share what is known of their error; its name. None: a family of its own. */
@@ -237,6 +241,7 @@ export const checks: readonly Check[] = [
     lying: "supine",
     places: ["upper-chest", "rib-edge"],
     how: "Flat hand on the ribs, a little weight on the out-breath, let go.",
+    act: "move",
     next: "Stuck: the muscles between those ribs, and pectoralis minor above them.",
     kind: "each",
     steps: springSteps,
@@ -282,6 +287,7 @@ export const checks: readonly Check[] = [
       lying: "prone",
       places,
       how: "From the head end, the stronger eye over the mid-line: which strip beside the spine stands higher?",
+      then: "hold",
       next: "The vertebrae or their ribs may be turned: bring the high side to the mid-line, draw the low side away, look again.",
       kind: "side",
       stands: "high",
@@ -298,6 +304,8 @@ export const checks: readonly Check[] = [
     lying: "prone",
     places,
     how: "Rock it from the near side, three times; then from the other.",
+    act: "move",
+    then: "hold",
     next: "Stuck: sink beside it and wait; then rock again.",
     kind: "each",
     steps: springSteps,
@@ -310,6 +318,7 @@ export const checks: readonly Check[] = [
     lying: "prone",
     places: ["t-mid", "t-low"],
     how: "Flat hands beside the spine, a little weight on the out-breath, let go.",
+    act: "move",
     next: "Stuck: erectors over it, then the joints of those ribs.",
     kind: "each",
     steps: springSteps,

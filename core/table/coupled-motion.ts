@@ -85,12 +85,12 @@ export function readCoupling(high: Side, short: Side, evens: EvensIn): Coupling 
 export function couplings(
   answers: readonly Answer[],
   moment: "before" | "after" = "before",
-): { group: string; reading: Coupling }[] {
+): { key: string; group: string; reading: Coupling }[] {
   return segmentGroups.flatMap(({ key, name }) => {
     const of = (check: string) => answersTo({ key: check }, answers, moment)[0]?.value;
     const [high, short, evens] = [of(`high-${key}`), of(`bend-${key}`), of(`evens-${key}`)];
     if (!high || !short || evens === undefined) return [];
     const side = (value: number): Side => (value > 0 ? "L" : "R");
-    return [{ group: name, reading: readCoupling(side(high), side(short), evensIn[evens]!) }];
+    return [{ key, group: name, reading: readCoupling(side(high), side(short), evensIn[evens]!) }];
   });
 }

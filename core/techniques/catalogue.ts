@@ -19,10 +19,10 @@ import type { Load, Medium, Phase, Position, Technique } from "./technique";
 const rows = `
 # opening and closing
 settle-touch | Settling touch | Two still palms. Match the breath before anything moves. | SF A D open 2(1) 2 | skin-of-the-low-back@l-upper,l-low*.2 | whole
-side-breath | Breath at the side ribs | One palm over the side ribs, one over the belly's flank; follow until the breath reaches both. | SF LT D open 3(2) 1 | skin-of-the-side-ribs@side-ribs*.3 skin-of-the-belly@upper-belly,waist*.2 | whole
+side-breath | Breath at the side ribs | One palm over the side ribs, one over the belly's flank; follow until the breath reaches both. | SF LT D open 3(2) 1 | skin-of-the-side-ribs@side-ribs*.3 skin-of-the-belly@waist*.2 | whole
 leg-rock | Leg rock | Lift both ankles a little, lengthen, sway side to side, then press the feet headward and look at the hips again. | AR P D open 2(1) 2 b1 | hip-joint*.3 sacroiliac*.2 ankle-joint*.2 | whole
 broad-compress | Broad compressions | Rhythmic palm presses through cloth, from the shoulders to the calves. | DF PS D warm 3(2) 4 w1 | upper-back-fascia*.4 thoracolumbar-fascia*.5 gluteal-fascia*.5 thigh-fascia@thigh-back*.4 crural-fascia@calf,outer-leg*.4 | whole
-broad-compress-front | Broad compressions, front | Rhythmic palm presses through cloth on chest, hip fronts, thighs and arms. | DF S D warm 3(2) 4 w1 | pectoral-fascia@upper-chest*.4 abdominal-fascia@lower-belly,waist*.4 thigh-fascia@thigh-front,thigh-inner*.4 arm-fascia*.4 shoulder-fascia@shoulder-point*.4 forearm-fascia@forearm-front,forearm-back*.4 | whole
+broad-compress-front | Broad compressions, front | Rhythmic palm presses through cloth on chest, hip fronts, thighs and arms. | DF S D warm 3(2) 4 w1 | pectoral-fascia@upper-chest*.4 abdominal-fascia@waist*.4 thigh-fascia@thigh-front*.4 arm-fascia*.4 shoulder-fascia@shoulder-point*.4 forearm-fascia@forearm-front,forearm-back*.4 | whole
 long-glide | Long glides | Slow gliding strokes to the skull base; stop there and hold. Feel the whole spine on the way. | SF P O close 4(2) 3 s1 | skin-of-the-upper-back*.5 skin-of-the-low-back*.4 skin-of-the-nape*.3 | whole
 node-sweep | Node sweep | Feather strokes to the armpits and groins. | SF S O close 2(1) 1 | skin-of-the-chest@upper-chest*.4 skin-of-the-armpit@armpit*.4 skin-of-the-upper-arm*.3 skin-of-the-belly@groin*.2 | whole
 head-cradle | Head cradle | The head rests in both hands; the scalp moves slowly. | LT S A close 4(2) 1 f1 | scalp*.6 skin-of-the-nape@skull-base,neck-back*.4 | whole
@@ -37,7 +37,7 @@ skin-roll-back | Skin roll | Let a fold travel slowly. Where it stops is a restr
 grip-lean-trap | Trapezius grip and lean | Palm and fingers hold the upper trapezius; lean towards the floor, no thumb. | DF P D warm 2(1) 5 f2 | nuchal-fascia@neck-back,shoulder-top*.6 shoulder-fascia@shoulder-top*.5
 push-pull-trap | Push and pull | One hand draws the shoulder up, the other pushes away. | DF P D warm 2(1) 4 s1 | nuchal-fascia@neck-back,shoulder-top*.3 shoulder-fascia@shoulder-top,shoulder-point*.6
 hip-lift-press | Hip lift and press | Raise the front of the pelvis from below; the heel of the other hand follows the erectors down, then half-way up. | SM P D work 3(2) 5 w1 b1 | lumbar-erectors gluteus-maximus*.3
-arm-off-lat | Latissimus pin, arm off the edge | Arm over the table's edge; the palm pins the side of the back while the arm travels headward. | SM P D work 2(1) 5 w1 | latissimus@flank,t-low,l-upper*.5 teres-major*.6
+arm-off-lat | Latissimus pin, arm off the edge | Arm over the table's edge; the palm pins the side of the back while the arm travels headward. | SM P D work 2(1) 5 w1 | latissimus@flank,t-low,l-upper*.5 teres-major@blade*.6
 lumbar-spread | Low-back spread | One hand holds the hip down, the other spreads the low back headward. | DF P D work 3(2) 4 w1 | thoracolumbar-fascia@l-low,l-upper,flank gluteal-fascia@buttock*.3
 cross-spread | Crossed-palm spread | Crossed palms beside the spine; lean so that they part; wait until it gives. Three trips, never on the spine. | DF P D warm 5(3) 5 w2 | upper-back-fascia thoracolumbar-fascia*.7
 diagonal-spread | Diagonal spread | Hip to opposite shoulder, then the other way. | DF P D warm 2(1) 4 w1 | thoracolumbar-fascia*.6 upper-back-fascia*.4 gluteal-fascia@buttock*.3
@@ -51,7 +51,7 @@ sacral-ease | Sacral ease | Fingers draw the sacral tissue footward, hold, slow 
 groove-strip | Groove strip | Braced fingers in the groove beside the spine, off the bone; pause at ropes. Three trips. | DM P O work 5(3) 5 t3 | thoracic-groove*.7 multifidus-groove@l-low,l-upper*.7
 spine-pincer | Pincer walk | Thumb and bent finger either side of the spine, slowly down and up to the skull. | SM P O warm 3(2) 4 t2 | thoracic-erectors*.6 lumbar-erectors*.4 upper-trapezius@neck-back,skull-base*.4 | whole
 forearm-glide | Forearm glide | Fleshy forearm down the erectors. | SM P O work 4(2) 6 s1 b1 | thoracic-erectors*.8 lumbar-erectors*.6
-lat-squeeze | Side-body glide | Thighs against the table; both hands glide down the far side of the back, from armpit to hip, with a soft squeeze. | SM P O work 2(1) 5 f1 b1 | latissimus@flank,t-low*.8 teres-major*.4
+lat-squeeze | Side-body glide | Thighs against the table; both hands glide down the far side of the back, from armpit to hip, with a soft squeeze. | SM P O work 2(1) 5 f1 b1 | latissimus@flank,t-low*.8 teres-major@blade*.4
 high-side-in | High side in | Hook the tissue of the higher side at a slant and carry it to the midline, level by level; draw the low side away. Look again from the head. | DM P A balance 5(3) 5 f2 | thoracic-groove*.7 multifidus-groove@l-low,l-upper*.7 quadratus-lumborum@flank*.3 | whole
 open-close-twist | Open and close | One hand closes one side, the other opens. Slow, no thrust. | AR P D balance 2(1) 4 w1 | lumbar-segments*.7 thoracic-segments@t-low*.4
 crest-inch | Crest, inch by inch | Along the edge of the iliac crest, inch by inch. | SM P O work 3(2) 5 t2 | gluteus-medius@hip-side,buttock gluteus-maximus*.7 lumbar-erectors@l-low*.4
@@ -93,11 +93,11 @@ reach-across | Reach across | The client draws the arm across while you go from 
 scap-hook | Float the blade | Hook in front of the upper inner angle, lift the lower angle; float the blade off the ribs. | DM P A work 4(2) 5 f2 | subscapularis@blade serratus-posterior-superior@blade-edge*.5 rhomboids@blade-edge*.6 levator-scapulae@shoulder-top*.4
 scap-rounds | Blade rounds | Forward, back, up, down: many slow rounds. | AR LP D balance 3(2) 3 s1 | blade-on-ribs
 serratus-roll | Side-rib roll | Skin rolling and arc lift along the side ribs. | SF L D warm 3(2) 4 t1 | skin-of-the-side-ribs@side-ribs*.6 skin-of-the-armpit@armpit*.6 skin-of-the-upper-back@t-mid*.2
-serratus-wring | Side-rib wring | Opposite hands wring the side ribs. | SM L O work 2(1) 4 s1 | serratus-anterior@side-ribs*.5 teres-major*.6
+serratus-wring | Side-rib wring | Opposite hands wring the side ribs. | SM L O work 2(1) 4 s1 | serratus-anterior@side-ribs*.5 teres-major@blade*.6
 serratus-point | Point below the armpit | The tender point among the side ribs is held or circled within an inch, up to a minute and a half; then again after the arm has moved. | SM LSP A work 4(2) 5 t2 | serratus-anterior@side-ribs
 rib-rake | Rib-space rake | Braced fingers between the ribs, drawn outward on the out-breath, space by space. | DM LP O work 3(2) 4 f2 | outer-rib-spaces@side-ribs*.8
 subscap-reach | Front of the blade | Fingers under the front of the blade, slowly, with the breath. | DM LS A work 3(2) 4 f2 | subscapularis | consent
-cuff-hang | Cuff, arm hanging | Arm hanging: infraspinatus and teres. | SM P O work 3(2) 5 t1 | infraspinatus teres-minor deltoid-back@shoulder-point,upper-arm-back*.5 triceps-long-head@upper-arm-back*.3
+cuff-hang | Cuff, arm hanging | Arm hanging: infraspinatus and teres. | SM P O work 3(2) 5 t1 | infraspinatus teres-minor@blade deltoid-back@shoulder-point,upper-arm-back*.5 triceps-long-head@upper-arm-back*.3
 rib-breath | Rib breath | The palm on the rib side presses inward on three out-breaths, holds, and lets go on the fourth in-breath. Never past a barrier. | AR S D work 5(3) 4 w2 | rib-joints@side-ribs breastbone-joints@upper-chest,breastbone | stop: the breath catches or a rib feels sharp
 rib-space-glide | Rib spaces | Pads angled to the rib edges, from the breastbone outward. | DM S O work 3(2) 4 t2 | outer-rib-spaces@upper-chest,breast,side-ribs inner-rib-spaces@breastbone,upper-chest | consent
 chest-back-slide | Chest slide | From the shoulder tip take up slack; heel of the hand up and out. The next stroke starts nearer the breastbone. | DF S D work 3(2) 4 w1 | pectoral-fascia@upper-chest,breast clavipectoral-fascia@upper-chest*.7 shoulder-fascia@shoulder-point*.4 | consent
@@ -152,7 +152,7 @@ quad-stretch | Front-thigh stretch | The heel carried towards the buttock to the
 rotator-sink | Hip rotators | Forearm flat behind the hip bone, lean in at a slant. Wait until it lets you, then let the knee fall out. | DM P A work 5(3) 6 s1 | hip-rotators@buttock gluteus-minimus@hip-side*.4
 trochanter-circle | Trochanter circles | Heel of the hand circles around and over the trochanter. | AR P D work 3(2) 5 w1 | hip-joint@hip-side*.8
 sit-bone-hook | Sit-bone hook | Angled elbow at the sit bone, heel turned the other way. | SM P D work 2(1) 6 s1 | gluteus-maximus@buttock*.6 hamstrings@thigh-back,sit-bone*.6 | consent
-thigh-skin | Thigh skin roll | Roll the skin of the thigh, lighter towards the knee. | SF PS D warm 3(2) 4 t1 | skin-of-the-front-thigh@thigh-front,thigh-inner,knee*.8 skin-of-the-back-thigh@thigh-back,thigh-outer*.8
+thigh-skin | Thigh skin roll | Roll the skin of the thigh, lighter towards the knee. | SF PS D warm 3(2) 4 t1 | skin-of-the-front-thigh@thigh-front,knee*.8 skin-of-the-back-thigh@thigh-back,thigh-outer*.8
 band-ham-split | Band and hamstring split | Between outer band and hamstrings; lighten towards the knee. | DF P A work 3(2) 5 t1 | outer-thigh-septum iliotibial-band@thigh-outer*.7 thigh-fascia@thigh-back*.6
 palm-part-ham | Back-thigh part | Crossed palms part the back of the thigh. | DF P D warm 2(1) 4 w1 | thigh-fascia@thigh-back
 ham-osc | Hamstring waves | Oscillating compression and lengthening, felt up to the low back. | DF P D warm 3(2) 4 w1 | thigh-fascia@thigh-back*.8 gluteal-fascia@buttock*.3
@@ -170,16 +170,17 @@ deep-calf-sink | Deep calf sink | Braced fingers sink between the calf's two hea
 shin-line | Outer shin line | The lower leg carried across; follow the outer shin line. | SM P D work 2(1) 5 b1 | peroneus-longus@outer-leg tibialis-anterior@shin extensor-digitorum-longus@shin*.6
 peroneal-strip | Outer-leg strip | Flat knuckles along the outside of the lower leg, from below the knee to the ankle. | SM L A work 3(2) 5 w1 | peroneus-longus@outer-leg
 thigh-wring | Thigh wring | Hands above and below shear across; take slack, then more. | DF S D warm 3(2) 4 s1 | thigh-fascia@thigh-front,thigh-inner iliotibial-band@thigh-outer*.5
-thigh-spread | Front-thigh spread | Hold the hip bone headward; the other hand spreads down the thigh. | DF S D work 3(2) 4 w1 | thigh-fascia@thigh-front*.8 inguinal-ligament@groin,hip-front*.4
+thigh-spread | Front-thigh spread | Hold the hip bone headward; the other hand spreads down the thigh. | DF S D work 3(2) 4 w1 | thigh-fascia@thigh-front*.8 inguinal-ligament@hip-front*.4
 quad-iron | Front-thigh iron | Knuckles or forearm, either way. | SM S O work 3(2) 5 w1 | rectus-femoris@thigh-front vastus-lateralis@thigh-front,thigh-outer*.8 vastus-medialis@thigh-front*.8
 patella-spread | Kneecap spread | Spread the fascia around the kneecap. | DF S A work 2(1) 4 t1 | kneecap-bands@knee*.6 kneecap-tendon@knee*.6 thigh-fascia@thigh-front*.3
 quad-pin | Front-thigh pin | Knee over the edge: a soft fist pins the middle of the thigh while the client bends the knee, then a hand lower. | SM S D work 2(1) 5 w1 | rectus-femoris@thigh-front vastus-lateralis@thigh-front*.5 vastus-medialis@thigh-front*.5
-rectus-bend | Rectus with knee bend | Leg over yours; palm, then braced fingers from knee to hip as the client bends the knee. | DM S W work 4(2) 5 f1 | vastus-intermedius@thigh-front rectus-femoris@thigh-front,hip-front*.8 iliacus@groin,hip-front*.3
+rectus-bend | Rectus with knee bend | Leg over yours; palm, then braced fingers from knee to hip as the client bends the knee. | DM S W work 4(2) 5 f1 | vastus-intermedius@thigh-front rectus-femoris@thigh-front,hip-front*.8 iliacus@hip-front*.3
 band-side-iron | Outer-band iron | Side-lying: back border, front border, short oblique strokes. | DF L O work 4(2) 5 f1 s1 | iliotibial-band@thigh-outer,hip-side outer-thigh-septum*.8 gluteal-fascia@hip-side*.4
 quad-band-split | Front thigh and band, apart | Hooked fingers between the front of the thigh and the outer band; end with the leg long. | DF S O work 3(2) 5 f2 | iliotibial-band@thigh-outer*.8 thigh-fascia@thigh-front*.6
 band-bend | Outer band with knee bend | Hold above the outer band, then below it, while the client bends the knee. | DF S W work 3(2) 5 t2 | iliotibial-band@thigh-outer
 adductor-lean | Inner-thigh lean | Knee towards the same shoulder, extra folded towel, forearm lean. | SM S D work 4(2) 5 b1 | adductor-longus@thigh-inner gracilis@thigh-inner | consent
 belly-skin | Belly skin lift | Lift and roll the skin of the belly and side waist. | SF S D warm 2(1) 3 f1 | skin-of-the-belly@mid-belly,upper-belly,lower-belly,waist*.8 | consent
+waist-skin | Waist skin lift | Lift and roll the skin of the side of the waist, from the crest to the ribs; small folds pinch. | SF SL D warm 3(2) 4 f1 | skin-of-the-belly@waist*.8 skin-of-the-side-ribs@waist*.4
 side-waist-draw | Side-waist draw | Draw the side waist forward and up between ribs and crest. | DF SL D work 3(2) 4 f1 | abdominal-fascia@waist,lower-belly side-waist-seam@flank,waist*.4 | consent
 oblique-slide | Rib-edge slide | Soft fingers slide along the rib edge and obliques on the out-breath. | SM S D work 3(2) 4 f1 | external-oblique rectus-abdominis@upper-belly*.5 serratus-anterior@side-ribs*.3 | consent
 rib-arch-ease | Rib-arch ease | Flat fingers along the rib edge follow the out-breath under it, and let the in-breath lift them out. | DM S D work 3(2) 3 f1 | diaphragm@rib-edge*.7 | consent; stop: the breath catches, or it feels sharp

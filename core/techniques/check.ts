@@ -74,32 +74,17 @@ export function faultsOf(definition: Definition): Fault[] {
 
 const moving = new Set<SafetyTag>(["lever", "end range", "neck lever"]);
 const sensitive = new Set(["chest", "belly", "thigh", "pelvis", "shoulder"]);
-const sensitivePlaces: Record<string, string> = {
-  breast: "the breast",
-  groin: "the groin",
-  pubis: "the pubic bone",
-  "thigh-inner": "the inner thigh",
-  armpit: "the armpit",
-  "lower-belly": "the belly",
-  "mid-belly": "the belly",
-  "sit-bone": "the sit bone",
-};
-
-/** What may have been forgotten: a kind of work that cautions rule out by its tag, or consent near a sensitive place. */
-export type Hint = { tag: SafetyTag; message: string } | { tag: "consent"; message: string };
+/** What may have been forgotten: a kind of work that cautions rule out by its mark, and only its words point to. */
+export type Hint = { tag: SafetyTag; message: string };
 
 export function hintsOf(definition: Definition): Hint[] {
   const technique = techniqueFrom(definition);
   const words = `${definition.name}. ${definition.what}`;
   const said = new Set(tagsSaid(words, technique.layer, [...technique.tools, ...toolsSaid(words, {})]));
-  const hints: Hint[] = [...said]
+  return [...said]
     .filter((tag) => !technique.tags.includes(tag))
     .map((tag) => ({
       tag,
       message: `${capitalised(tag)}? The words or the tools point to it; without it, cautions against it do not reach this technique.`,
     }));
-  const near = technique.reach.flatMap(({ places }) => places).find((place) => place in sensitivePlaces);
-  if (near && !technique.consent && technique.layer !== "SF" && technique.phase !== "close")
-    hints.push({ tag: "consent", message: `Consent? It reaches ${sensitivePlaces[near]}.` });
-  return hints;
 }

@@ -1,9 +1,10 @@
 import type { LayerKey } from "../anatomy/layers";
 import { placeOf } from "../anatomy/places";
 import { partsOf, structureOf } from "../anatomy/structures";
+import { areasThatFollow, stopThatFollows, tagsThatFollow, usualStop } from "./follows";
 import { effortSaid, toolsSaid, usualIntent } from "./said";
 import type { ForceKind, Way } from "./forces";
-import type { SafetyTag } from "./safety-tags";
+import { safetyTagKeys, type SafetyTag } from "./safety-tags";
 import type { Dose, Effort, Hold, Intent, Load, Medium, Phase, Position, Reach, Technique, Tool } from "./technique";
 
 /**
@@ -27,6 +28,7 @@ export type Definition = {
   /** Structures or groups; in all their places, and with all of the time, unless said. */
   reach: { structure: string; places?: string[]; share?: number }[];
   stopWhen?: string;
+  /** Marks beside those that follow from tool, place and force (`follows.ts`): they can be added to, not taken away. */
   consent?: boolean;
   tags?: SafetyTag[];
   joints?: string[];
@@ -36,8 +38,6 @@ export type Definition = {
   hold?: Hold;
   force?: { kind: ForceKind; ways: Way[] };
 };
-
-export const usualStop = "the client guards, holds the breath or says so";
 
 /** "hamstrings@thigh-back,sit-bone*.6": how tables of this application write what is reached. */
 export function readReach(text: string): Definition["reach"][number] {
@@ -71,6 +71,11 @@ export function techniqueFrom(definition: Definition, key = definition.key): Tec
   const { name, what, layer, positions, medium, phase, minutes, sided, pressure, load, hold, joints, force } =
     definition;
   const reach = definition.reach.flatMap(reachOf);
+  const tools = definition.tools ?? toolsSaid(what, load);
+  const done = { layer, tools, load, reach, force, pressure, hold, joints };
+  const marks = new Set<SafetyTag>([...(definition.tags ?? []), ...tagsThatFollow(done)]);
+  const tags = safetyTagKeys.filter((tag) => marks.has(tag));
+  const { stopWhen = usualStop } = definition;
   return {
     key,
     stem: definition.key,
@@ -85,15 +90,15 @@ export function techniqueFrom(definition: Definition, key = definition.key): Tec
     ...(hold && { hold }),
     ...(force && { force }),
     load,
-    tools: definition.tools ?? toolsSaid(what, load),
+    tools,
     effort: definition.effort ?? effortSaid(what),
     pressure,
     sided,
     reach,
     doses: dosesOf(reach),
-    stopWhen: definition.stopWhen ?? usualStop,
-    ...(definition.consent ? { consent: true as const } : {}),
-    tags: definition.tags ?? [],
+    stopWhen: stopWhen === usualStop ? stopThatFollows(done, tags) : stopWhen,
+    ...(definition.consent || areasThatFollow(done).length > 0 ? { consent: true as const } : {}),
+    tags,
     ...(joints && { joints }),
   };
 }

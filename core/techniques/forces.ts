@@ -180,6 +180,7 @@ band-side-iron glides across
 quad-band-split sinks
 band-bend sinks
 adductor-lean sinks
+waist-skin lifts
 belly-skin lifts
 side-waist-draw glides head in
 oblique-slide glides out

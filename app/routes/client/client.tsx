@@ -6,7 +6,8 @@ import { depthOf } from "~core/anatomy/layers";
 import { shapeOf } from "~core/anatomy/shape";
 import { ageOn } from "~core/client";
 import { keptBetween, keptRange } from "~core/change/carry-over";
-import { isActive } from "~core/screening/outcome";
+import { ceilingUnder, ceilingWords } from "~core/screening/advice";
+import { acting, isActive } from "~core/screening/outcome";
 import { questions } from "~core/screening/questions";
 import { momentsOfClient } from "~app/server/client/readings.server";
 import { dayOfVisit, judgedOf } from "~app/server/client/screening.server";
@@ -22,7 +23,7 @@ import { seriesOf } from "~data/series";
 import { CautionChips } from "./cautions/caution-chips";
 import { PathStrip } from "./path-strip";
 import type { StripVisit } from "./path-strip-layout";
-import { sessionsOfSeries, unsafeIn } from "~app/server/client/plan-input.server";
+import { ceilingOf, sessionsOfSeries, unsafeIn } from "~app/server/client/plan-input.server";
 import { visitOf } from "~app/server/client/workspace.server";
 import { heard, type Heard, type Told } from "~app/told";
 
@@ -63,6 +64,7 @@ export function loader(asked: Route.LoaderArgs) {
       visit,
       today: today(),
       strip,
+      ceiling: ceilingUnder(ceilingOf(client, series), acting(judged, day)),
       cautions: judged.filter((caution) => caution.origin !== "setting" && isActive(caution, day)),
       screened: questions.every((question) => answered.has(question.key)),
     };
@@ -114,7 +116,7 @@ const parts: Record<string, { name: string; path: string }[]> = {
 
 export default function ClientFrame({ loaderData: told }: Route.ComponentProps) {
   const loaderData = heard(told);
-  const { client, age, visit, today, strip, cautions, screened } = loaderData;
+  const { client, age, visit, today, strip, ceiling, cautions, screened } = loaderData;
   const shape = useMemo(() => shapeOf(client.build ?? "middle", client.statureMm), [client.build, client.statureMm]);
   const { pathname, search } = useLocation();
   const follow = useFollow();
@@ -143,10 +145,10 @@ export default function ClientFrame({ loaderData: told }: Route.ComponentProps) 
             {slim && ` · visit ${visit.ordinal}, ${shortDay(visit.onDate, today)}`}
           </p>
           <div className="client-chips">
-            <Hint says="The highest pressure the client wants, as they report it from 0 to 10. No step is planned above it.">
+            <Hint says="The lowest of what the client wants, what the series is set to, how you work and what cautions leave for the whole body, 0 to 10 as the client reports it. No step is planned above it.">
               {(more) => (
                 <span className="chip" tabIndex={0} aria-describedby={more}>
-                  Pressure up to {client.pressureCeiling}
+                  {ceilingWords(ceiling)}
                 </span>
               )}
             </Hint>

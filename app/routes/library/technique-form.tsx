@@ -8,13 +8,15 @@ import type { ReactNode } from "react";
 import { joints } from "~core/anatomy/joints";
 import { layerKeys, layerName } from "~core/anatomy/layers";
 import { placeOf } from "~core/anatomy/places";
+import { sensitiveAreas, type SensitiveArea } from "~core/anatomy/sensitive";
 import { structureGroups, structureOf, structures } from "~core/anatomy/structures";
 import type { Hint } from "~core/techniques/check";
 import { forceKinds, forces, ways, wayWords, type ForceKind } from "~core/techniques/forces";
-import { safetyTagKeys } from "~core/techniques/safety-tags";
+import { safetyTagKeys, type SafetyTag } from "~core/techniques/safety-tags";
 import { efforts, intents, positionName, tools, type Load, type Position } from "~core/techniques/technique";
 import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
+import { listed } from "~core/words";
 import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
 import type { FieldErrors } from "~app/validation";
 import type { Typed } from "./typed";
@@ -43,11 +45,14 @@ export function TechniqueFields({
   set,
   errors,
   hints,
+  follows,
 }: {
   typed: Typed;
   set: (change: Partial<Typed>) => void;
   errors: FieldErrors;
   hints: readonly Hint[];
+  /** What follows from tool, place and force as they stand, and cannot be taken off. */
+  follows: { tags: readonly SafetyTag[]; areas: readonly SensitiveArea[] };
 }) {
   const fault = (...names: string[]) => {
     const found = names.map((name) => errors[name]).find(Boolean);
@@ -342,16 +347,23 @@ export function TechniqueFields({
       <Part title="Safety">
         <TextField {...text("stopWhen", "Stop when")} {...fault("stopWhen")} />
         <Box role="group" aria-label="Kinds of work that cautions may rule out">
-          <Fine>Kinds of work that a caution may rule out</Fine>
+          {follows.tags.length > 0 && (
+            <Typography>
+              By its tool, place and force it is {listed(follows.tags)}: cautions against that reach it.
+            </Typography>
+          )}
+          <Fine>{follows.tags.length > 0 ? "Other kinds" : "Kinds"} of work that a caution may rule out</Fine>
           <Box sx={{ display: "flex", gap: 0.75, flexWrap: "wrap", mt: 0.5 }}>
-            {safetyTagKeys.map((each) => (
-              <Toggle
-                key={each}
-                on={typed.tags.includes(each)}
-                label={each}
-                press={() => set({ tags: toggle(typed.tags, each) })}
-              />
-            ))}
+            {safetyTagKeys
+              .filter((each) => !follows.tags.includes(each))
+              .map((each) => (
+                <Toggle
+                  key={each}
+                  on={typed.tags.includes(each)}
+                  label={each}
+                  press={() => set({ tags: toggle(typed.tags, each) })}
+                />
+              ))}
           </Box>
         </Box>
         {hints.length > 0 && (
@@ -361,7 +373,7 @@ export function TechniqueFields({
                 <Typography sx={(t) => ({ color: t.tokens.amber, fontSize: 14, flex: 1 })}>{hint.message}</Typography>
                 <Button
                   size="small"
-                  onClick={() => set(hint.tag === "consent" ? { consent: true } : { tags: [...typed.tags, hint.tag] })}
+                  onClick={() => set({ tags: [...typed.tags, hint.tag] })}
                   aria-label={`Yes, ${hint.tag}`}
                 >
                   Yes
@@ -389,10 +401,17 @@ export function TechniqueFields({
             )}
           />
         )}
-        <FormControlLabel
-          control={<Checkbox size="small" checked={typed.consent} onChange={(_, consent) => set({ consent })} />}
-          label="Asks for consent for a sensitive area, at every visit"
-        />
+        {follows.areas.length > 0 ? (
+          <Typography>
+            It is asked for at every visit: it comes to the{" "}
+            {listed(follows.areas.map((area) => sensitiveAreas[area].name.toLowerCase()))}.
+          </Typography>
+        ) : (
+          <FormControlLabel
+            control={<Checkbox size="small" checked={typed.consent} onChange={(_, consent) => set({ consent })} />}
+            label="Asks for consent for a sensitive area, at every visit"
+          />
+        )}
         {errors.consent && (
           <Typography role="alert" sx={(t) => ({ color: t.palette.error.main, fontSize: 13.5 })}>
             {errors.consent}

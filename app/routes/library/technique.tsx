@@ -6,6 +6,7 @@ import type { Route } from "./+types/technique";
 import { isFixed } from "~core/series/arc-session";
 import { stemFrom } from "~core/shelf";
 import { faultsOf, hintsOf } from "~core/techniques/check";
+import { areasThatFollow, tagsThatFollow } from "~core/techniques/follows";
 import { definitionOf, techniqueFrom, type Definition } from "~core/techniques/definition";
 import { libraryInUse, startingVersion, techniqueOf } from "~core/techniques/library";
 import { differencesOf } from "~core/techniques/merge";
@@ -159,6 +160,13 @@ function Editor({
   const errors = saver.data?.errors ?? {};
   const seen = useMemo(() => seenAs(typed), [typed]);
   const hints = useMemo(() => (seen ? hintsOf(seen.definition) : []), [seen]);
+  const follows = useMemo(
+    () => ({
+      tags: seen ? tagsThatFollow(seen.technique) : [],
+      areas: seen ? areasThatFollow(seen.technique) : [],
+    }),
+    [seen],
+  );
   const own = technique !== undefined && technique.key !== technique.stem;
   const busy = saver.state !== "idle";
   const act = (intent: string) =>
@@ -184,7 +192,7 @@ function Editor({
             Retired: nothing new is planned with it. Take it back to change it.
           </Alert>
         ) : (
-          <TechniqueFields typed={typed} set={set} errors={errors} hints={hints} />
+          <TechniqueFields typed={typed} set={set} errors={errors} hints={hints} follows={follows} />
         )}
         <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap" }}>
           {!retired && (

@@ -1,3 +1,4 @@
+import { ceilingWords } from "~core/screening/advice";
 import type { ReactNode } from "react";
 import { Button } from "~app/ui/button";
 import { askToSignIn } from "~app/ui/signed-in";
@@ -42,7 +43,7 @@ export function RunHead({
         {[
           ...others.slice(0, 2),
           ...(others.length > 2 ? [`${others.length - 2} more`] : []),
-          `pressure up to ${client.pressureCeiling}`,
+          ceilingWords(client.pressureCeiling).toLowerCase(),
         ].join(" · ")}
       </Typography>
       {pauseWord && (

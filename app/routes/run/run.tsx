@@ -5,6 +5,7 @@ import type { Route } from "./+types/run";
 import { consentSchema, seenSchema } from "~app/routes/client/intake/consent/consent-form";
 import type { Subject } from "~core/consent/consent";
 import { usualSchool } from "~core/screening/facts";
+import { ceilingUnder } from "~core/screening/advice";
 import { acting } from "~core/screening/outcome";
 import { placesOut } from "~core/screening/on-place";
 import { rescreen } from "~core/screening/questions";
@@ -49,6 +50,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
       throw redirect(`/clients/${client.id}/sessions?visit=${visit.ordinal}`);
     const judged = await judgedOf(tx, client, practitioner);
     const cautions = acting(judged, today());
+    const ceiling = ceilingUnder(ceilingOf(client, series), cautions);
     const school = { ...usualSchool, ...practitioner.settings.school };
     const list = tableList(planned ?? { steps: [] }, await consentsOf(tx, client.id), visit.id);
     const started = events.find((event) => event.kind === "started");
@@ -60,7 +62,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
       visit,
       today: today(),
       shape: shapeOf(client.build ?? "middle", client.statureMm),
-      client: { id: client.id, name: client.name.split(" ")[0]!, pressureCeiling: ceilingOf(client, series) },
+      client: { id: client.id, name: client.name.split(" ")[0]!, pressureCeiling: ceiling },
       title: session?.name ?? "",
       // an arc is worked by its own log
       arc: session?.arc &&
@@ -74,7 +76,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
       cautions: [...new Set(cautions.filter((each) => each.origin !== "setting").map((each) => each.title))],
       out: placesOut(cautions),
       cues: Object.fromEntries(
-        [...techniques].map((key) => [key, cuesFor(techniqueOf(key), cautions, ceilingOf(client, series), school)]),
+        [...techniques].map((key) => [key, cuesFor(techniqueOf(key), cautions, ceiling, school)]),
       ),
     };
   });

@@ -10,10 +10,11 @@ import { keptBetween, keptWords } from "~core/change/carry-over";
 import { formatDifference } from "~core/measure/format";
 import { sessionMinutes } from "~core/series/plan";
 import { strain } from "~core/series/score";
+import { ceilingUnder, ceilingWords } from "~core/screening/advice";
 import { acting } from "~core/screening/outcome";
 import { judgedOf } from "~app/server/client/screening.server";
 import { momentsOfClient } from "~app/server/client/readings.server";
-import { sessionsOfSeries } from "~app/server/client/plan-input.server";
+import { ceilingOf, sessionsOfSeries } from "~app/server/client/plan-input.server";
 import { inSession } from "~app/server/request/session.server";
 import { partOf } from "~app/server/known.server";
 import { today } from "~app/server/today.server";
@@ -71,6 +72,7 @@ const briefOf = (tx: Tx, visit: Visit, practitioner: Practitioner, day: string) 
           : [];
       const kept = keptBetween(moments, (latest?.ordinal ?? 1) - 1);
       const template = series && sessionsOfSeries(series)[visit.ordinal - 1];
+      const cautions = acting(await judgedOf(tx, client, practitioner), visit.onDate > day ? visit.onDate : day);
       return {
         visitId: visit.id,
         clientId: client.id,
@@ -78,10 +80,10 @@ const briefOf = (tx: Tx, visit: Visit, practitioner: Practitioner, day: string) 
         onDate: visit.onDate,
         name: client.name,
         occupation: client.occupation,
-        pressureCeiling: client.pressureCeiling,
+        ceiling: ceilingUnder(ceilingOf(client, series), cautions),
         cautions: [
           ...new Set(
-            acting(await judgedOf(tx, client, practitioner), visit.onDate > day ? visit.onDate : day)
+            cautions
               .filter((caution) => caution.origin !== "setting")
               .map((caution) => (caution.kind === "refer" ? `Stop: ${caution.title}` : caution.title)),
           ),
@@ -188,7 +190,7 @@ export default function Today({ loaderData: { day, briefs, others, unfinished, n
                   {brief.occupation && ", "}visit {brief.ordinal}
                 </Typography>
                 <Typography sx={(t) => ({ color: t.tokens.amber, fontSize: 14.5 })}>
-                  {[`Pressure up to ${brief.pressureCeiling}`, ...brief.cautions].join(" · ")}
+                  {[ceilingWords(brief.ceiling), ...brief.cautions].join(" · ")}
                 </Typography>
               </Box>
               <Box>

@@ -20,12 +20,15 @@ type Pressed = Pick<PointFelt, "tenderness" | "reproduced" | "held">;
 /** One point: how tender now, whether it brings the known pain, how long it was held, and what changed since it was pressed before. */
 export function PointCard({
   point,
+  out,
   visit,
   moment,
   shown,
   show,
 }: {
   point: TriggerPoint;
+  /** Why it is not held for this client today; it is not offered then, and what was held stays on record. */
+  out: string | undefined;
   visit: { id: string; ordinal: number };
   moment: Moment;
   /** Its area is drawn on the figure. */
@@ -80,6 +83,11 @@ export function PointCard({
             .map(({ tenderness }) => tenderness)
             .join(" → ")}.`}
       </Typography>
+      {out !== undefined && (
+        <Typography sx={(t) => ({ mb: 1, color: t.tokens.amber })}>
+          Not held for them today: {out}.{rest.held !== null && ` Held ${rest.held} s.`}
+        </Typography>
+      )}
       <Tender name="Tender" value={value?.tenderness} set={(tenderness) => send({ tenderness })} />
       <Box sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap", mt: 1 }}>
         <Typography>Brings the known pain</Typography>
@@ -93,7 +101,7 @@ export function PointCard({
           <ToggleButton value={true}>Yes</ToggleButton>
           <ToggleButton value={false}>No</ToggleButton>
         </ToggleButtonGroup>
-        <Hold seconds={rest.held} kept={(held) => send({ held })} />
+        {out === undefined && <Hold seconds={rest.held} kept={(held) => send({ held })} />}
       </Box>
       {waits && (
         <Typography role="status" sx={(t) => ({ mt: 1, color: t.tokens.amber })}>

@@ -6,6 +6,9 @@ import type { Route } from "./+types/points";
 import { depthOf } from "~core/anatomy/layers";
 import { structureOf } from "~core/anatomy/structures";
 import type { Moment } from "~core/findings/restriction";
+import { outFor, workOf } from "~core/screening/advice";
+import { acting } from "~core/screening/outcome";
+import { dayOfVisit, judgedOf } from "~app/server/client/screening.server";
 import { feltInOrder, type TriggerPoint } from "~core/findings/trigger-point";
 import { keeping } from "~app/server/request/session.server";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
@@ -27,10 +30,19 @@ import { pointSchema, pressedSchema } from "./point-form";
 export const handle = { slim: true };
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "points", async ({ tx }) => {
+  return known(asked, "points", async ({ tx, practitioner }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit } = await visitOf(tx, client.id, asked.request);
-    return { visit, points: await triggerPointsOf(tx, client.id) };
+    const cautions = acting(await judgedOf(tx, client, practitioner), dayOfVisit(visit));
+    const points = await triggerPointsOf(tx, client.id);
+    return {
+      visit,
+      points: points.map((point) => {
+        const places = structureOf(point.structure)!.places;
+        const out = outFor(workOf("hold", { places, structure: point.structure }), cautions, point.side);
+        return { ...point, ...(out !== undefined && { out }) };
+      }),
+    };
   });
 }
 
@@ -176,6 +188,7 @@ export default function Points({ loaderData }: Route.ComponentProps) {
           <PointCard
             key={`${point.id} ${visit.id} ${moment}`}
             point={point}
+            out={point.out}
             visit={visit}
             moment={moment}
             shown={shown === point.id}

@@ -28,6 +28,7 @@ type Press = (answer: Omit<Pressed, "moment">) => void;
 /** One check, big enough for a knuckle: what is done, the answers, and on to the next. */
 export function CheckCard({
   check,
+  out,
   at,
   of,
   moment,
@@ -38,6 +39,8 @@ export function CheckCard({
   step,
 }: {
   check: Check;
+  /** Why cautions rule the check out for this client today. */
+  out: string | undefined;
   at: number;
   of: number;
   moment: TableMoment;
@@ -95,6 +98,11 @@ export function CheckCard({
           {check.name}
         </Typography>
         <Typography sx={{ fontSize: 17, mt: 0.5, maxWidth: 560 }}>{check.how}</Typography>
+        {out !== undefined && (
+          <Typography sx={(t) => ({ color: t.tokens.amber, fontWeight: 650, maxWidth: 560 })}>
+            Leave it out for them today: {out}.
+          </Typography>
+        )}
         <Typography sx={{ color: "text.secondary", minHeight: 24 }}>
           {before && `Before the work: ${before}. `}
           {last && `Visit ${earlier!.visit}: ${last}.`}

@@ -4,6 +4,7 @@ import { Box, Typography } from "~app/ui/box";
 import { Fine } from "~app/ui/fine";
 import type { Check } from "~core/table/checks";
 import { couplings } from "~core/table/coupled-motion";
+import type { Ruled } from "~core/screening/ruled-checks";
 import { readLegs } from "~core/table/leg-difference";
 import { compareTable, offBefore, verdictWords, wordsOf } from "~core/table/results";
 
@@ -24,16 +25,24 @@ const typeWords = {
 /** What the table said: what was off, what it may mean, what the work made of it; and what was not looked at again. */
 export function Found({
   answers,
+  ruled,
   earlier,
   open,
   retest,
 }: {
   answers: readonly Answer[];
+  /** What cautions rule out of the checks and of what they tell to do next, by check. */
+  ruled: Readonly<Record<string, Ruled>>;
   earlier: VisitAnswers | undefined;
   open: readonly Check[];
   retest: (() => void) | undefined;
 }) {
   const off = offBefore(answers);
+  const outOf = (key: string) => {
+    const out = ruled[key]?.then;
+    return out === undefined ? undefined : `What would follow is out for them today: ${out}.`;
+  };
+  const nextOf = (check: Check) => outOf(check.key) ?? check.next;
   const worked = compareTable({ answers, moment: "before" }, { answers, moment: "after" });
   const since = earlier
     ? compareTable({ answers: earlier.answers, moment: "before" }, { answers, moment: "before" }).filter(
@@ -70,7 +79,7 @@ export function Found({
                   )}
                 </Typography>
                 <Fine>
-                  {check.next}
+                  {nextOf(check)}
                   {!isAnswered(check, answers, "after") && " Not looked at again yet."}
                 </Fine>
               </Box>
@@ -89,14 +98,16 @@ export function Found({
           {legs.next && <Typography sx={{ color: "text.secondary" }}>{legs.next}</Typography>}
         </Box>
       )}
-      {held.map(({ group, reading }) => (
-        <Box component="section" aria-label={`How ${group} is held`} key={group} sx={{ mb: 2 }}>
+      {held.map(({ key, group, reading }) => (
+        <Box component="section" aria-label={`How ${group} is held`} key={key} sx={{ mb: 2 }}>
           <Typography variant="h3" sx={{ mb: 0.5 }}>
             {group.replace(/^./, (first) => first.toUpperCase())}: {typeWords[reading.type]}
           </Typography>
           <Typography>{reading.held}</Typography>
           <Typography sx={{ color: "text.secondary" }}>{reading.because}</Typography>
-          <Typography sx={{ color: "text.secondary" }}>{reading.work ?? reading.settle}</Typography>
+          <Typography sx={{ color: "text.secondary" }}>
+            {(reading.work && outOf(`high-${key}`)) ?? reading.work ?? reading.settle}
+          </Typography>
         </Box>
       ))}
       {since.length > 0 && earlier && (

@@ -3,11 +3,15 @@ import { useMemo, useState } from "react";
 import type { Route } from "./+types/table";
 import { lookedAgain } from "~core/repeatability/table-rounds";
 import { answersAfter, isAnswered, nextOpen, type Answer, type Pressed, type TableMoment } from "~core/table/answers";
+import { checks } from "~core/table/checks";
+import { ruledOut, type Ruled } from "~core/screening/ruled-checks";
 import { lookError } from "~core/table/own-looks";
+import { acting } from "~core/screening/outcome";
 import { offBefore, openRetests, runOf } from "~core/table/results";
 import { ownLooks } from "~app/server/client/looks.server";
 import { counted } from "~core/words";
 import { known } from "~app/server/known.server";
+import { dayOfVisit, judgedOf } from "~app/server/client/screening.server";
 import { tableOf } from "~app/server/client/table.server";
 import { visitOf } from "~app/server/client/workspace.server";
 import { Box, Typography } from "~app/ui/box";
@@ -28,9 +32,11 @@ export function loader(asked: Route.LoaderArgs) {
   return known(asked, "table", async ({ tx, practitioner }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, asked.request);
+    const cautions = acting(await judgedOf(tx, client, practitioner), dayOfVisit(visit));
     return {
       clientId: client.id,
       visit,
+      ruled: Object.fromEntries(checks.map((check): [string, Ruled] => [check.key, ruledOut(check, cautions)])),
       looks: { by: await ownLooks(tx), me: practitioner.id },
       events: await logOf(tx, "table_event", visit.id),
       earlier: (
@@ -52,7 +58,7 @@ export default function Table({ loaderData: told }: Route.ComponentProps) {
   return <Run key={loaderData.visit.id} {...loaderData} />;
 }
 
-function Run({ clientId, visit, events: stored, earlier, looks }: Heard<typeof loader>) {
+function Run({ clientId, visit, ruled, events: stored, earlier, looks }: Heard<typeof loader>) {
   const log = usePressed(clientId, visit.id, stored);
   const { events, add } = log;
   const answers = useMemo(() => answersAfter(events, looks), [events, looks]);
@@ -154,6 +160,7 @@ function Run({ clientId, visit, events: stored, earlier, looks }: Heard<typeof l
           <CheckCard
             key={`${current.key} ${moment}`}
             check={current}
+            out={ruled[current.key]?.asked}
             at={at}
             of={list.length}
             moment={moment}
@@ -178,7 +185,13 @@ function Run({ clientId, visit, events: stored, earlier, looks }: Heard<typeof l
         )}
         {/* blind is blind: what was found at first is not on the screen */}
         {moment !== "again" && (
-          <Found answers={answers} earlier={earlier} open={open} retest={off.length > 0 ? retest : undefined} />
+          <Found
+            answers={answers}
+            ruled={ruled}
+            earlier={earlier}
+            open={open}
+            retest={off.length > 0 ? retest : undefined}
+          />
         )}
       </Box>
     </HandSide>

@@ -1,12 +1,13 @@
 import { boolean, number, object, string } from "yup";
-import { sensitiveAreas, type SensitiveArea, type Subject } from "~core/consent/consent";
+import { sensitiveAreaKeys } from "~core/anatomy/sensitive";
+import type { Subject } from "~core/consent/consent";
 
 export const subjects: readonly Subject[] = [
   "general",
   "photographs",
   "unwinding",
   "guardian",
-  ...(Object.keys(sensitiveAreas) as SensitiveArea[]).map((area) => `area ${area}` as const),
+  ...sensitiveAreaKeys.map((area) => `area ${area}` as const),
 ];
 
 /** The last word on the same matter that whoever answers has before their eyes; 0: none. */

@@ -6,13 +6,13 @@ import { useEffect, useState } from "react";
 import { data, useFetcher } from "react-router";
 import { known } from "~app/server/known.server";
 import type { Route } from "./+types/consent";
+import { sensitiveAreas, type SensitiveArea } from "~core/anatomy/sensitive";
 import { ageOn } from "~core/client";
 import {
   areasIn,
   contradiction,
   lawfulSignature,
   saidOf,
-  sensitiveAreas,
   stands,
   textFor,
   type ConsentRecord,
@@ -81,7 +81,7 @@ export const subjectName = (subject: Subject): string =>
         ? "Unwinding"
         : subject === "guardian"
           ? "Guardian"
-          : sensitiveAreas[subject.slice(5) as keyof typeof sensitiveAreas];
+          : sensitiveAreas[subject.slice(5) as SensitiveArea].name;
 
 const without: Partial<Record<Subject, string>> = {
   general: "Without it no session starts.",
