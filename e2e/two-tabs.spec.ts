@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { expect, test } from "@playwright/test";
 import { accessible } from "./helpers";
-import { firstVisit, newClient, send, signIn } from "./before";
+import { firstVisit, inKiln, newClient, send, signIn } from "./before";
 
 test("two tabs on one value: each is told of the other, and its user chooses", async ({ page, context }) => {
   await signIn(page);
@@ -61,4 +61,39 @@ test("two tabs on one value: each is told of the other, and its user chooses", a
   await words(page).fill("w".repeat(4001));
   await expect(page.getByText("In their words: at most 4000 characters, got 4001.")).toBeVisible();
   await expect(page.getByRole("button", { name: "Keep", exact: true })).toBeDisabled();
+});
+
+test("two tablets on one check at the table: neither overwrites the other unseen", async ({ page, browser }) => {
+  await signIn(page);
+  const home = await newClient(page, "Both Tablets");
+  const visitId = await firstVisit(home.split("/").at(-1)!);
+  const kept = () =>
+    inKiln(async (tx) => Number((await tx("table_event").where({ visit_id: visitId }).count("* as n"))[0]!.n));
+  const other = await (await browser.newContext()).newPage();
+  await signIn(other, "tamsin@kiln.example");
+  for (const each of [page, other]) {
+    await each.goto(`${home}/assess/table`);
+    await expect(each.getByRole("button", { name: "Even, next" })).toBeEnabled();
+  }
+  // one is without a network while the other looks
+  await page.context().setOffline(true);
+  await page.keyboard.press("ArrowLeft");
+  await other.keyboard.press("ArrowRight");
+  await other.keyboard.press("ArrowRight");
+  await expect.poll(kept).toBe(2);
+  await page.context().setOffline(false);
+  await expect.poll(kept).toBe(3);
+  await other.reload();
+  const said = other.getByRole("alert").filter({ hasText: "pressed on two devices" });
+  await expect(said).toContainText(
+    "“a little right short” counts until it is settled; “clearly left short” was pressed, too.",
+  );
+  await accessible(other);
+  await said.getByRole("button", { name: "It is “clearly left short”" }).click();
+  await expect(said).toHaveCount(0);
+  await expect.poll(kept).toBe(4);
+  await page.reload();
+  await expect(page.getByRole("region", { name: "Off before the work" })).toContainText("clearly left short");
+  await expect(page.getByText("pressed on two devices")).toHaveCount(0);
+  await other.context().close();
 });

@@ -119,15 +119,16 @@ export function boneFault({
   return step === null || steps.includes(step) ? undefined : `In step: “${String(step)}” is not one of the words.`;
 }
 
-const slot = ({ moment, segment, test, side }: BoneFelt) => [moment, segment, test, side].join(" ");
+/** What one press of a test stands in the place of. */
+export const boneSlot = ({ moment, segment, test, side }: BoneFelt) => [moment, segment, test, side].join(" ");
 
 /** What stands after everything that was pressed. */
 export function bonesAfter(events: readonly (BoneEvent | { kind: string })[]): BoneFelt[] {
   const latest = new Map<string, BoneFelt>();
   for (const { body, by } of events.filter((event): event is BoneEvent => event.kind === "bone"))
     if (body.range.every((each) => each === null) && body.step === null && !body.eased.includes(true))
-      latest.delete(slot(body));
-    else latest.set(slot(body), { ...body, ...(by && { by }) });
+      latest.delete(boneSlot(body));
+    else latest.set(boneSlot(body), { ...body, ...(by && { by }) });
   return [...latest.values()];
 }
 

@@ -25,12 +25,15 @@ export type EdgeEvent = {
 };
 export type EdgeTaken = { moment: Moment; side: Side; angles: EdgeOfTable };
 
+/** What one press stands in the place of. */
+export const edgeSlot = ({ moment, side }: Pick<EdgeTaken, "moment" | "side">) => `${moment} ${side}`;
+
 /** What stands after everything that was pressed. */
 export function edgesAfter(events: readonly (EdgeEvent | { kind: string })[]): EdgeTaken[] {
   const latest = new Map<string, EdgeTaken>();
   for (const { body } of events.filter((event): event is EdgeEvent => event.kind === "edge"))
-    if (body.angles) latest.set(`${body.moment} ${body.side}`, { ...body, angles: body.angles });
-    else latest.delete(`${body.moment} ${body.side}`);
+    if (body.angles) latest.set(edgeSlot(body), { ...body, angles: body.angles });
+    else latest.delete(edgeSlot(body));
   return [...latest.values()];
 }
 

@@ -47,15 +47,16 @@ export function rangeFault({
   return undefined;
 }
 
-const slot = ({ moment, movement, side, drive }: Omit<Taken, "values" | "endFeel" | "pain">) =>
+/** What one press of a range stands in the place of. */
+export const rangeSlot = ({ moment, movement, side, drive }: Omit<Taken, "values" | "endFeel" | "pain">) =>
   [moment, movement, side, drive].join(" ");
 
 /** What stands after everything that was pressed. */
 export function rangesAfter(events: readonly (RangeEvent | { kind: string })[]): Taken[] {
   const latest = new Map<string, Taken>();
   for (const { body } of events.filter((event): event is RangeEvent => event.kind === "range"))
-    if (body.values.length === 0) latest.delete(slot(body));
-    else latest.set(slot(body), body);
+    if (body.values.length === 0) latest.delete(rangeSlot(body));
+    else latest.set(rangeSlot(body), body);
   return [...latest.values()];
 }
 

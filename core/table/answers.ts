@@ -27,7 +27,8 @@ export type Pressed = Omit<Answer, "value" | "by" | "own"> & { value: number | n
 /** What was pressed at the table, in its order; the latest of each kind counts. `by`: the practitioner, once it is stored. */
 export type TableEvent = { id: string; at: string; kind: "answer"; body: Pressed; by?: string };
 
-const slot = ({ moment, check, side, way }: Pressed): string => [moment, check, side, way].join(" ");
+/** What one press of a check stands in the place of. */
+export const answerSlot = ({ moment, check, side, way }: Pressed): string => [moment, check, side, way].join(" ");
 
 /**
  * What stands after everything that was pressed, in the order it was pressed; with what is known of those hands, where it is
@@ -36,11 +37,11 @@ const slot = ({ moment, check, side, way }: Pressed): string => [moment, check, 
 export function answersAfter(events: readonly (TableEvent | { kind: string })[], looks?: Looks): Answer[] {
   const latest = new Map<string, Answer>();
   for (const { body, by = looks?.me } of events.filter((event): event is TableEvent => event.kind === "answer"))
-    if (body.value === null) latest.delete(slot(body));
+    if (body.value === null) latest.delete(answerSlot(body));
     else {
       const own = by === undefined ? undefined : lookError(checkOf(body.check), body.way, looks?.by[by]);
       const known = own !== undefined && own.basis !== "usual";
-      latest.set(slot(body), { ...body, value: body.value, ...(by && { by }), ...(known && { own }) });
+      latest.set(answerSlot(body), { ...body, value: body.value, ...(by && { by }), ...(known && { own }) });
     }
   return [...latest.values()];
 }

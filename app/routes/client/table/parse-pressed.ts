@@ -2,7 +2,7 @@ import { edgeFault, type EdgeEvent, type EdgeOfTable } from "~core/move/edge-of-
 import { drives, rangeFault, type Taken } from "~core/move/ranges";
 import type { EndFeel } from "~core/move/movements";
 import { faultOf, tableMoments, ways, type Pressed } from "~core/table/answers";
-import { headOf, type Refused } from "~app/event-head";
+import { headOf, isId, type Refused } from "~app/event-head";
 import type { PressedEvent } from "~data/session-events";
 import { arc, bone, still, unwind } from "./parse-light";
 import { isNumber, oneOf, type Body } from "./parse-parts";
@@ -41,6 +41,9 @@ function edge({ moment, side, angles = null }: Record<string, unknown>): Body<Ed
   return reason ? { reason } : { body: { moment, side, angles: own } };
 }
 
+/** What was in sight when it was pressed: a few ids. */
+const seen = (over: unknown): over is string[] => Array.isArray(over) && over.length <= 2 && over.every(isId);
+
 const kinds = { answer, range, edge, bone, still, unwind, arc };
 
 /** What was pressed, as the page sends it, or why it is none: field, rule and value. */
@@ -52,5 +55,8 @@ export function parsePressed(value: unknown): PressedEvent | Refused {
     return { id, reason: "Event: its kind is not known." };
   const sent = typeof head.body === "object" && head.body !== null ? (head.body as Record<string, unknown>) : {};
   const read = kinds[kind](sent);
-  return "reason" in read ? { id, reason: read.reason } : ({ id, at, kind, body: read.body } as PressedEvent);
+  if ("reason" in read) return { id, reason: read.reason };
+  const { over } = sent;
+  if (over !== undefined && !seen(over)) return { id, reason: "What was in sight: two ids at most." };
+  return { id, at, kind, body: { ...read.body, ...(over && { over }) } } as PressedEvent;
 }

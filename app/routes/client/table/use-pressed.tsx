@@ -1,16 +1,39 @@
+import { useCallback } from "react";
+import { seenIn } from "~core/overlooked";
 import { useOutbox } from "~app/ui/use-outbox";
 import { Button } from "~app/ui/button";
 import { SetAside } from "~app/ui/set-aside";
 import { askToSignIn } from "~app/ui/signed-in";
 import { Fine } from "~app/ui/fine";
+import { OverlookedPresses } from "./overlooked-presses";
+import { slotOf } from "./pressed-slots";
 import type { PressedEvent } from "~data/session-events";
 
 /** A few presses that follow one another go together (ms of quiet). */
 const quietMs = 1200;
 
-/** What was pressed at a visit, at the table and on the move: one log, and one box for what waits to be sent. */
-export const usePressed = (clientId: string, visitId: string, stored: readonly PressedEvent[]) =>
-  useOutbox<PressedEvent>(`ember-table-${visitId}`, `/clients/${clientId}/table/${visitId}`, stored, quietMs);
+/**
+ * What was pressed at a visit, at the table and on the move: one log, and one box for what waits to be sent. Each press
+ * says what was in sight where it stands, so that nobody's is overwritten unseen.
+ */
+export function usePressed(clientId: string, visitId: string, stored: readonly PressedEvent[]) {
+  const log = useOutbox<PressedEvent>(
+    `ember-table-${visitId}`,
+    `/clients/${clientId}/table/${visitId}`,
+    stored,
+    quietMs,
+  );
+  const { events, add } = log;
+  const addOver = useCallback<typeof add>(
+    (event) => {
+      const slot = slotOf(event as PressedEvent);
+      const body = slot === undefined ? event.body : { ...event.body, over: seenIn(events, slotOf, slot) };
+      add({ ...event, body } as typeof event);
+    },
+    [events, add],
+  );
+  return { ...log, add: addOver };
+}
 
 /** Whether everything that was pressed is kept. */
 export function Kept({ log }: { log: ReturnType<typeof usePressed> }) {
@@ -19,6 +42,7 @@ export function Kept({ log }: { log: ReturnType<typeof usePressed> }) {
   return (
     <>
       <SetAside log={log} />
+      <OverlookedPresses log={log} />
       <Fine role="status" sx={{ minHeight: 22 }}>
         {unsent === 0
           ? ""
