@@ -22,7 +22,7 @@ const big = { minHeight: 64, fontSize: 22, px: 3, borderRadius: "8px" } as const
 /** A visit that is part of the light-touch arc, at the table: dim, silent, counting up, worked by one key or a pedal. */
 export function ArcRun({
   visit,
-  today,
+  timing,
   client,
   title,
   steps,
@@ -35,7 +35,8 @@ export function ArcRun({
   ...before
 }: {
   visit: { id: string; ordinal: number; status: string; onDate: string };
-  today: string;
+  /** What has to be agreed to before it is begun now, as sentences. */
+  timing: readonly string[];
   events: readonly SessionEvent[];
   /** The part of the arc that the series has for this visit, and its steps. */
   form: Form;
@@ -49,7 +50,7 @@ export function ArcRun({
   const made = useMemo(() => arcAfter(table.events), [table.events]);
   const [dayAgreed, setDayAgreed] = useState(false);
   useScreenAwake();
-  const otherDay = visit.status === "planned" && visit.onDate !== today;
+  const dayAsked = timing.length > 0 && !dayAgreed;
   const minutes = Object.fromEntries(planned.steps.map((step) => [step.technique, minutesOf(step.minutes)]));
   const start = () => {
     session.add({ kind: "started", body: { steps: [] } });
@@ -86,15 +87,10 @@ export function ArcRun({
             steps={steps}
             {...before}
             keys="The clock counts up and never rushes. One key does everything: space, right arrow or a pedal, the next phase of the hold."
-            {...(otherDay ? { otherDay: { today, agreed: dayAgreed, agree: () => setDayAgreed(true) } } : {})}
+            timing={{ said: timing, agreed: dayAgreed, agree: () => setDayAgreed(true) }}
           />
           <Box sx={{ display: "flex", gap: 2, mt: 3, flexWrap: "wrap" }}>
-            <Button
-              variant="contained"
-              sx={big}
-              disabled={before.obstacles.length > 0 || (otherDay && !dayAgreed)}
-              onClick={start}
-            >
+            <Button variant="contained" sx={big} disabled={before.obstacles.length > 0 || dayAsked} onClick={start}>
               Start the clock
             </Button>
             <Button

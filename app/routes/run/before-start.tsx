@@ -6,7 +6,6 @@ import type { RunStep } from "~core/session/events";
 import { consentName, type TableList } from "~core/session/table-list";
 import { techniqueOf } from "~core/techniques/library";
 import { Box, Typography } from "~app/ui/box";
-import { shortDay } from "~app/ui/dates";
 import { useOwnId } from "~app/ui/use-own-id";
 
 const place: Record<Exclude<Obstacle["settle"], "table">, { name: string; path: string }> = {
@@ -26,10 +25,10 @@ export function BeforeStart({
   leftOut,
   obstacles: all,
   rescreened,
-  otherDay,
+  timing,
   keys = "The clock starts when you do. Four keys do everything: right arrow goes on, left arrow back, S skips, N takes a note.",
 }: {
-  visit: { id: string; ordinal: number; onDate: string };
+  visit: { id: string; ordinal: number };
   clientId: string;
   steps: readonly RunStep[];
   asked: TableList["asked"];
@@ -39,8 +38,8 @@ export function BeforeStart({
   rescreened: boolean;
   /** How it is worked once the clock runs. */
   keys?: string;
-  /** Set when the visit is planned for another day than this one. */
-  otherDay?: { today: string; agreed: boolean; agree: () => void };
+  /** What is different from what the plan assumed, and is agreed to first; without sentences nothing is. */
+  timing: { said: readonly string[]; agreed: boolean; agree: () => void };
 }) {
   const fetcher = useFetcher();
   const busy = fetcher.state !== "idle";
@@ -84,19 +83,16 @@ export function BeforeStart({
       <Typography sx={{ fontFamily: "h1.fontFamily", fontWeight: 700, fontSize: 52, lineHeight: 1.1 }}>
         {new Set(steps.map((each) => each.technique)).size} things to do
       </Typography>
-      {otherDay && (
+      {timing.said.length > 0 && (
         <Box sx={{ display: "flex", gap: 2, alignItems: "center", mt: 2.5, flexWrap: "wrap" }}>
-          <Typography sx={{ fontSize: 24, flex: 1, minWidth: 280 }}>
-            Planned for {shortDay(visit.onDate, otherDay.today)}; today is {shortDay(otherDay.today)}. Worked today, it
-            is recorded as today’s, and the visits after it follow.
-          </Typography>
+          <Typography sx={{ fontSize: 24, flex: 1, minWidth: 280 }}>{timing.said.join(" ")}</Typography>
           <Button
-            variant={otherDay.agreed ? "outlined" : "contained"}
-            aria-pressed={otherDay.agreed}
-            onClick={otherDay.agree}
+            variant={timing.agreed ? "outlined" : "contained"}
+            aria-pressed={timing.agreed}
+            onClick={timing.agree}
             sx={big}
           >
-            {otherDay.agreed ? "Worked today ✓" : "Work it today"}
+            {timing.agreed ? "Worked today ✓" : "Work it today"}
           </Button>
         </Box>
       )}

@@ -28,7 +28,7 @@ const words = (seconds: number) => `${Math.round(Math.abs(seconds) / 60)} min`;
 /** Table-side: one step at a time, big, dim, worked by four keys. Nothing here waits for the network. */
 export function RunSheet({
   visit,
-  today,
+  timing,
   client,
   title,
   steps,
@@ -40,7 +40,8 @@ export function RunSheet({
   ...before
 }: {
   visit: { id: string; ordinal: number; status: string; onDate: string };
-  today: string;
+  /** What has to be agreed to before it is begun now, as sentences. */
+  timing: readonly string[];
   client: { id: string; name: string; pressureCeiling: number };
   title: string;
   steps: readonly RunStep[];
@@ -56,9 +57,9 @@ export function RunSheet({
   const state = useMemo(() => foldRun(events), [events]);
   const [now, setNow] = useState<number | undefined>();
   const [noting, setNoting] = useState(false);
-  // a session that is started on another day than planned was asked about first
+  // a session that is started on another day or in another order than planned was asked about first
   const [dayAgreed, setDayAgreed] = useState(false);
-  const otherDay = visit.status === "planned" && visit.onDate !== today;
+  const dayAsked = timing.length > 0 && !dayAgreed;
   useEffect(() => {
     setNow(Date.now());
     const timer = window.setInterval(() => setNow(Date.now()), 250);
@@ -67,8 +68,7 @@ export function RunSheet({
   useScreenAwake();
   useFreeKeys();
 
-  const blocked =
-    state.phase === "not started" && (before.obstacles.length > 0 || steps.length === 0 || (otherDay && !dayAgreed));
+  const blocked = state.phase === "not started" && (before.obstacles.length > 0 || steps.length === 0 || dayAsked);
   const step = state.current;
   const atEnd = state.phase === "running" && step >= state.steps.length;
   const open = state.phase === "running" || state.phase === "paused";
@@ -163,7 +163,7 @@ export function RunSheet({
             clientId={client.id}
             steps={steps}
             {...before}
-            {...(otherDay ? { otherDay: { today, agreed: dayAgreed, agree: () => setDayAgreed(true) } } : {})}
+            timing={{ said: timing, agreed: dayAgreed, agree: () => setDayAgreed(true) }}
           />
         ) : state.phase === "finished" || !current || !technique ? (
           <Box sx={{ gridColumn: "1 / -1", maxWidth: 760 }}>

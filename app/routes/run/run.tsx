@@ -12,6 +12,7 @@ import { rescreen } from "~core/screening/questions";
 import { cuesFor } from "~core/session/cues";
 import { tableList } from "~core/session/table-list";
 import { ownInUse } from "~core/series/own-library";
+import { startingNow } from "~core/series/starting";
 import { techniqueOf } from "~core/techniques/library";
 import { agree } from "~app/server/client/consent.server";
 import { obstaclesOf } from "~app/server/client/may-start.server";
@@ -26,7 +27,7 @@ import { preferencesOf } from "~data/preferences";
 import { answersOf, recordAnswer } from "~data/screening";
 import { seriesOf } from "~data/series";
 import { eventsOf } from "~data/session-events";
-import { getVisit } from "~data/visits";
+import { getVisit, listVisits } from "~data/visits";
 import { shapeOf } from "~core/anatomy/shape";
 import { FigureShape } from "~app/ui/figure-shape";
 import { bringLibrary } from "~app/ui/library-in-use";
@@ -60,7 +61,6 @@ export function loader({ params, context }: Route.LoaderArgs) {
       practitioner: { name: practitioner.name, email: practitioner.email, settings: practitioner.settings },
       library: ownInUse(),
       visit,
-      today: today(),
       shape: shapeOf(client.build ?? "middle", client.statureMm),
       client: { id: client.id, name: client.name.split(" ")[0]!, pressureCeiling: ceiling },
       title: session?.name ?? "",
@@ -71,6 +71,16 @@ export function loader({ params, context }: Route.LoaderArgs) {
       events,
       // asked at every visit; without it nothing starts, unless everything was asked today
       rescreened: rescreen.every(({ key }) => answered.some(({ question }) => question === key)),
+      // another day, another order, too little rest: agreed to before the clock starts
+      timing: started
+        ? []
+        : startingNow(
+            visit,
+            await listVisits(tx, client.id),
+            today(),
+            series?.settings,
+            (ordinal) => series !== undefined && (sessionsOfSeries(series)[ordinal - 1]?.light ?? false),
+          ),
       obstacles: started ? [] : await obstaclesOf(tx, client, visit, judged),
       pauseWord: (await preferencesOf(tx, client.id)).pauseWord,
       cautions: [...new Set(cautions.filter((each) => each.origin !== "setting").map((each) => each.title))],
