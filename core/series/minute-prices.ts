@@ -2,8 +2,9 @@ import { techniqueOf } from "../techniques/library";
 import type { Technique } from "../techniques/technique";
 import { edited } from "./edit";
 import { sessionMinutes, type PlanInput, type PlannedSession } from "./plan";
-import { tableMinutesIn, timeRange, turnMinutes } from "./rulebook";
-import { counted, coverageItems, loadCost, positionsUsed, scoreOf, totalLoad, worthOf } from "./score";
+import { tableMinutesIn, timeRange } from "./rulebook";
+import { tableTime } from "./table-time";
+import { counted, coverageItems, loadCost, scoreOf, totalLoad, worthOf } from "./score";
 
 /** What a minute is worth at one step: points that one more would buy, and that one less would cost; undefined at an end of its range. */
 export type StepPrice = { technique: string; more: number | undefined; less: number | undefined };
@@ -19,7 +20,7 @@ export type MinutePrices = {
 };
 
 const freeIn = (input: PlanInput, planned: PlannedSession, session: number): number =>
-  tableMinutesIn(session, input) - sessionMinutes(planned) - turnMinutes(positionsUsed(planned));
+  tableMinutesIn(session, input) - tableTime(planned).all;
 
 /**
  * What minutes are worth in a session, by the difference of two scores half a minute a side apart: exact there, and less for each

@@ -48,7 +48,7 @@ describe("the drafted note", () => {
       [1, { kind: "finished", body: {} }],
     );
     const note = closingNote(state);
-    expect(note.split("\n")[0]).toBe("6 min at the table, 3 of 4 steps.");
+    expect(note.split("\n")[0]).toBe("6 min at the table, 2 of 3 steps, 1 more on one side.");
     expect(note).toContain("Worked: Settling touch 2 min, Calf wring on the side 3 min, Rise slowly 60 s.");
     expect(note).toContain("Left out: Calf wring on the side, right.");
   });

@@ -1,8 +1,7 @@
 import { techniqueOf } from "../techniques/library";
 import type { BodySide } from "../units";
-import { counted } from "../words";
 import { elapsed, type RunState } from "./fold";
-import { wasWorked } from "./worked";
+import { stepsCounted, stepsWords, wasWorked } from "./worked";
 
 /** A length as it is said: seconds up to a minute and a half, minutes from there on. */
 export const spokenLength = (seconds: number): string =>
@@ -20,11 +19,7 @@ export function closingNote(state: RunState): string {
     .filter(({ done }) => wasWorked(done));
   const atTable = `${spokenLength(elapsed(state, state.finishedAt ?? state.lastAt ?? state.startedAt))} at the table`;
   // an arc has a log of its own
-  lines.push(
-    state.steps.length === 0
-      ? `${atTable}.`
-      : `${atTable}, ${worked.length} of ${counted(state.steps.length, "step")}.`,
-  );
+  lines.push(state.steps.length === 0 ? `${atTable}.` : `${atTable}, ${stepsWords(stepsCounted(state))}.`);
 
   const byTechnique = new Map<string, number>();
   for (const { done, name } of worked) byTechnique.set(name, (byTechnique.get(name) ?? 0) + done.spent);

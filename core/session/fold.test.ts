@@ -134,7 +134,7 @@ describe("what a run leaves behind", () => {
 
   it("drafts a note that names what was worked, left out, asked for and noted, and invents nothing", () => {
     const note = closingNote(foldRun(log));
-    expect(note).toMatch(/15 min at the table, 4 of 5 steps/);
+    expect(note).toMatch(/15 min at the table, 3 of 4 steps, 1 more on one side\./);
     expect(note).toMatch(/Gluteal melt 5 min/);
     expect(note).toMatch(/Left out: Hip rotators, right\./);
     expect(note).toMatch(/Hip rotators left 5 of 10, towards feet/);

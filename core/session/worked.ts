@@ -1,6 +1,7 @@
 import type { PlannedSession, Step } from "../series/plan";
 import { techniqueOf } from "../techniques/library";
 import { arcAfter, workedSteps } from "../light-touch/arc";
+import { counted } from "../words";
 import type { RunState, StepState } from "./fold";
 
 /** Hands-on time below which a step that was cut short does not count as worked (s). */
@@ -12,6 +13,31 @@ const leastWorked = 30;
  */
 export const wasWorked = ({ outcome, spent }: Pick<StepState, "outcome" | "spent">): boolean =>
   outcome === "done" || (outcome === "waiting" && spent >= leastWorked);
+
+/** Steps as the plan counts them: what is done on both sides is one, and done when both are. */
+export function stepsCounted({ steps, states }: Pick<RunState, "steps" | "states">): {
+  of: number;
+  done: number;
+  /** Worked on one side of two. */
+  half: number;
+  leftOut: number;
+} {
+  const worked = new Map<string, boolean[]>();
+  for (const [i, { technique }] of steps.entries())
+    worked.set(technique, [...(worked.get(technique) ?? []), wasWorked(states[i]!)]);
+  const skipped = new Set(steps.filter((_, i) => states[i]!.outcome === "skipped").map(({ technique }) => technique));
+  const all = [...worked];
+  return {
+    of: all.length,
+    done: all.filter(([, sides]) => sides.every(Boolean)).length,
+    half: all.filter(([, sides]) => sides.some(Boolean) && !sides.every(Boolean)).length,
+    leftOut: all.filter(([key, sides]) => skipped.has(key) && !sides.some(Boolean)).length,
+  };
+}
+
+/** "14 of 16 steps, 1 more on one side" */
+export const stepsWords = ({ of, done, half }: ReturnType<typeof stepsCounted>): string =>
+  `${done} of ${counted(of, "step")}${half > 0 ? `, ${half} more on one side` : ""}`;
 
 /** What a run really gave, as a session of the plan: minutes as spent, skipped steps left out. */
 export function workedSession(state: RunState): PlannedSession {

@@ -1,3 +1,4 @@
+import { isFixed } from "~core/series/arc-session";
 import { Button } from "~app/ui/button";
 import Chip from "@mui/material/Chip";
 import MuiLink from "@mui/material/Link";
@@ -96,6 +97,8 @@ export default function Library({ loaderData: { client } }: Route.ComponentProps
   const one = all.find(({ key }) => key === open);
   const two = all.find(({ key }) => key === beside);
   const said = askedWords(asked);
+  // the steps of the arc belong to the application
+  const exported = library.offered.filter(({ stem }) => !isFixed(stem)).length;
   const own = library.offered.filter(({ key, stem }) => key !== stem).length;
   const [more, setMore] = useState(false);
   // nobody reads more at once, and typing stays quick
@@ -122,7 +125,7 @@ export default function Library({ loaderData: { client } }: Route.ComponentProps
             variant="outlined"
             color="inherit"
           >
-            {whose === "own" ? "Export our own" : "Export all"}
+            {whose === "own" ? `Export our own (${own})` : `Export all but the arc (${exported})`}
           </Button>
         </Box>
       }

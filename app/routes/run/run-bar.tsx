@@ -18,12 +18,16 @@ export function RunBar({
   current: number;
 }) {
   const { tokens } = useTheme();
+  // counted as the plan counts them: both sides are one step
+  const keys = [...new Set(steps.map(({ technique }) => technique))];
   return (
     <Box
       sx={{ display: "flex", gap: "3px", mt: 3 }}
       role="img"
       aria-label={
-        current >= 0 ? `Step ${Math.min(current + 1, steps.length)} of ${steps.length}` : counted(steps.length, "step")
+        current >= 0 && current < steps.length
+          ? `Step ${keys.indexOf(steps[current]!.technique) + 1} of ${keys.length}`
+          : counted(keys.length, "step")
       }
     >
       {steps.map((step, i) => {

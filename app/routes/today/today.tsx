@@ -8,7 +8,7 @@ import { compareMoments } from "~core/change/judge";
 import { changeNames, directionWords } from "~core/change/words";
 import { keptBetween, keptWords } from "~core/change/carry-over";
 import { formatDifference } from "~core/measure/format";
-import { sessionMinutes } from "~core/series/plan";
+import { tableTime } from "~core/series/table-time";
 import { strain } from "~core/series/score";
 import { ceilingUnder, ceilingWords } from "~core/screening/advice";
 import { acting } from "~core/screening/outcome";
@@ -89,7 +89,7 @@ const briefOf = (tx: Tx, visit: Visit, practitioner: Practitioner, day: string) 
           ),
         ],
         for: template ? `${template.name}. ${template.intent}` : client.complaint,
-        minutes: planned ? Math.round(sessionMinutes(planned)) : null,
+        minutes: planned ? tableTime(planned).all : null,
         thumbs: planned ? strain(planned, "thumb") : 0,
         fingers: planned ? strain(planned, "fingers") : 0,
         changes: clear.map(

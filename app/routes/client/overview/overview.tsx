@@ -11,7 +11,7 @@ import { structureOf } from "~core/anatomy/structures";
 import { shortNow, shortWords } from "~core/move/short";
 import { weakStations } from "~core/reading/listening-targets";
 import { leastSure } from "~core/reading/aim";
-import { sessionMinutes } from "~core/series/plan";
+import { tableTime } from "~core/series/table-time";
 import { foldRun } from "~core/session/fold";
 import { offNow, wordsOf } from "~core/table/results";
 import { momentsOfClient } from "~app/server/client/readings.server";
@@ -73,7 +73,7 @@ export function loader(asked: Route.LoaderArgs) {
       planned: planned
         ? {
             steps: planned.steps.length,
-            minutes: Math.round(sessionMinutes(planned)),
+            minutes: tableTime(planned).all,
             name: names?.name ?? "",
             intent: names?.intent ?? "",
           }

@@ -5,8 +5,8 @@ import type { Route } from "./+types/list";
 import { sessionsOf } from "~core/series/course";
 import { rhythmWords } from "~core/series/dates";
 import { sessionForClient } from "~core/series/for-client";
-import { turnsIn } from "~core/series/order";
-import { minutesOf, sessionMinutes, type PlannedSession, type StepMinutes } from "~core/series/plan";
+import { minutesOf, type PlannedSession, type StepMinutes } from "~core/series/plan";
+import { tableTimeWords } from "~core/series/table-time";
 import type { TemplateSession } from "~core/series/template";
 import { techniqueOf } from "~core/techniques/library";
 import { positionName } from "~core/techniques/technique";
@@ -141,7 +141,7 @@ function Steps({ session, named }: { session: PlannedSession; named: TemplateSes
   return (
     <>
       <Fine>
-        {named?.intent} {Math.round(sessionMinutes(session))} min, {counted(turnsIn(session.steps), "turn")}.
+        {named?.intent} {tableTimeWords(session)}.
       </Fine>
       <Box component="ol" sx={{ listStyle: "none", m: 0, mt: 0.5, p: 0, columns: { md: 2 }, columnGap: 4 }}>
         {session.steps.map((step, i) => {

@@ -3,7 +3,8 @@ import { useTheme } from "@mui/material/styles";
 import { layers } from "~core/anatomy/layers";
 import { regionName, regions, type RegionKey } from "~core/anatomy/regions";
 import { techniqueOf } from "~core/techniques/library";
-import { sessionMinutes, type PlanInput, type PlannedSession } from "~core/series/plan";
+import type { PlanInput, PlannedSession } from "~core/series/plan";
+import { tableTime } from "~core/series/table-time";
 import type { TemplateSession } from "~core/series/template";
 import { Box } from "~app/ui/box";
 import { CautionMark } from "~app/ui/caution-mark";
@@ -64,7 +65,7 @@ export function PlanGrid({
     stripe: (d: number) =>
       `M${x(session) - width / 2},${place(region) + d * layerHeight}h${width}v${layerHeight}h${-width}z`,
   }));
-  const minutes = sessions.map(sessionMinutes);
+  const minutes = sessions.map((session) => tableTime(session).all);
   // round at its ends
   const timeline = (share: (session: number) => number) =>
     sessions
@@ -132,7 +133,7 @@ export function PlanGrid({
             role="button"
             tabIndex={0}
             aria-pressed={s === shown}
-            aria-label={`Session ${s + 1}, ${names[s]?.name}, ${Math.round(minutes[s]!)} of ${input.tableMinutes} minutes, ${counted(session.steps.length, "step")}${broken.includes(s) ? ", breaks a caution" : ""}`}
+            aria-label={`Session ${s + 1}, ${names[s]?.name}, ${minutes[s]!} of ${input.tableMinutes} minutes, ${counted(session.steps.length, "step")}${broken.includes(s) ? ", breaks a caution" : ""}`}
             onClick={() => pick(s, undefined)}
             onKeyDown={(event) => {
               if (event.key !== "Enter" && event.key !== " ") return;
@@ -149,7 +150,7 @@ export function PlanGrid({
             </text>
             {broken.includes(s) && <CautionMark x={x(s) + 15} y={10} />}
             <text x={x(s)} y={56}>
-              {Math.round(minutes[s]!)} min
+              {minutes[s]!} min
             </text>
             <rect x={x(s) - column / 2} width={column} y={0} height={top - 2} className="reach" />
           </g>

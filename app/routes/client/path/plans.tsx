@@ -208,8 +208,9 @@ const rows: Row[] = [
   { name: "Sessions to come", said: ({ sessions }) => String(sessions), number: ({ sessions }) => sessions },
   {
     name: "Minutes of hands-on work",
-    said: ({ minutes }) => String(Math.round(minutes)),
+    said: ({ minutes }) => tenth(minutes),
     number: ({ minutes }) => minutes,
+    digits: 1,
   },
   { name: "Last session", said: ({ until }) => (until ? shortDay(until) : "none") },
   {
@@ -219,7 +220,7 @@ const rows: Row[] = [
     digits: 1,
   },
   { name: "Quiet minutes a session", said: ({ quiet }) => tenth(quiet), number: ({ quiet }) => quiet, digits: 1 },
-  { name: "Minutes left, right", said: ({ sides }) => `${Math.round(sides.L)}, ${Math.round(sides.R)}` },
+  { name: "Minutes left, right", said: ({ sides }) => `${tenth(sides.L)}, ${tenth(sides.R)}` },
   { name: "At the complaint", said: ({ local }) => (local === undefined ? "none named" : percent(local)) },
   { name: "Turns", said: ({ turns }) => String(turns), number: ({ turns }) => turns },
   {
@@ -233,7 +234,9 @@ const rows: Row[] = [
 /** "+2", "−0.4"; nothing where both are said alike. */
 function difference(row: Row, own: PlanFigures, force: PlanFigures | undefined, alike: boolean): string {
   if (!force || !row.number || (row.ofSessions && !alike)) return "";
-  const by = row.number(own) - row.number(force);
+  // between the figures as they are said: what is read can be reckoned again
+  const shown = (of: PlanFigures) => Number(row.number!(of).toFixed(row.digits ?? 0));
+  const by = shown(own) - shown(force);
   const size = Math.abs(by).toFixed(row.digits ?? 0);
   return Number(size) === 0 ? "" : `${by > 0 ? "+" : "−"}${size}`;
 }

@@ -8,17 +8,9 @@ import { Link } from "react-router";
 import MuiLink from "@mui/material/Link";
 import { patternOf } from "~core/reading/patterns";
 import { cautionsOnStep, heldBack, patternsBehind, whyStep, withoutStep } from "~core/series/explain";
-import {
-  minutesOf,
-  sessionMinutes,
-  type Lock,
-  type Plan,
-  type PlanInput,
-  type Step,
-  type StepMinutes,
-} from "~core/series/plan";
+import { minutesOf, type Lock, type Plan, type PlanInput, type Step, type StepMinutes } from "~core/series/plan";
+import { tableTimeWords } from "~core/series/table-time";
 import type { Edit } from "~core/series/edit";
-import { turnsIn } from "~core/series/order";
 import { cautionsIn, isClosed, verdictIn } from "~core/series/rulebook";
 import { placesOut } from "~core/screening/on-place";
 import { minutePrices, type MinutePrices } from "~core/series/minute-prices";
@@ -99,8 +91,7 @@ export function SessionPanel({
       </Typography>
       <Typography variant="h2">{named.name}</Typography>
       <Typography sx={{ fontSize: 14.5, mb: 1.5 }}>
-        {named.intent} {Math.round(sessionMinutes(planned))} of {input.tableMinutes} min, {turnsIn(planned.steps)}{" "}
-        {turnsIn(planned.steps) === 1 ? "turn" : "turns"}
+        {named.intent} {tableTimeWords(planned, input.tableMinutes)}
         {given ? `, by ${given}` : ""}. Load:{" "}
         {handParts
           .filter((part) => part === "thumb" || load[part] > 0)
@@ -364,7 +355,7 @@ function StepButton({
         {techniqueOf(step.technique).name}
         {locked && ` (${locked})`}
       </span>
-      <small>{Math.round(minutesOf(step.minutes) * 10) / 10} min</small>
+      <small>{minutesOf(step.minutes)} min</small>
     </button>
   );
 }

@@ -4,8 +4,7 @@ import { useNavigation, useSubmit } from "react-router";
 import { closingNote, spokenLength } from "~core/session/closing-note";
 import { advance, elapsed, type RunState } from "~core/session/fold";
 import { endAfter, likelyLength } from "~core/session/put-right";
-import { wasWorked } from "~core/session/worked";
-import { counted } from "~core/words";
+import { stepsCounted, stepsWords } from "~core/session/worked";
 import { Box, Typography } from "~app/ui/box";
 import { Button } from "~app/ui/button";
 import { useHydrated } from "~app/ui/use-hydrated";
@@ -49,6 +48,7 @@ export function Closing({
   const wrong = open && (minutes.trim() === "" || !(typedMinutes >= 0 && typedMinutes <= 600));
   const end = open && !wrong ? endAfter(run, typedMinutes * 60) : undefined;
   const state = useMemo(() => run && asPutRight(run, end, timesOf(typed, run)), [run, end, typed]);
+  const counts = state && stepsCounted(state);
   const note = written ?? [state ? closingNote(state) : "", found].filter(Boolean).join("\n");
   const submit = useSubmit();
   const busy = useNavigation().state === "submitting";
@@ -74,8 +74,7 @@ export function Closing({
       </Typography>
       {run && state ? (
         <Typography sx={{ color: "text.secondary", mb: 2 }}>
-          {state.steps.length > 0 &&
-            `${state.states.filter(wasWorked).length} of ${counted(state.steps.length, "step")} done, ${state.states.filter((step) => step.outcome === "skipped").length} left out, `}
+          {counts && counts.of > 0 && `${stepsWords(counts)} done, ${counts.leftOut} left out, `}
           {spokenLength(elapsed(state, state.finishedAt ?? now))} at the table. The note is drafted from the run;
           correct what your hands know better.
         </Typography>

@@ -12,7 +12,8 @@ import { counted } from "~core/words";
 import { foldRun } from "~core/session/fold";
 import { techniqueOf } from "~core/techniques/library";
 import { positionName } from "~core/techniques/technique";
-import { minutesOf, sessionMinutes } from "~core/series/plan";
+import { minutesOf } from "~core/series/plan";
+import { tableTimeWords } from "~core/series/table-time";
 import { obstaclesOf } from "~app/server/client/may-start.server";
 import { ceilingOf, planInputOf } from "~app/server/client/plan-input.server";
 import { dayOfVisit, judgedOf } from "~app/server/client/screening.server";
@@ -171,8 +172,8 @@ export default function Sessions({ loaderData, actionData: answer }: Route.Compo
         {planned ? (
           <>
             <Typography sx={{ color: "text.secondary", mb: 1.5 }}>
-              {counted(planned.steps.length, "step")}, {Math.round(sessionMinutes(planned))} min. Both sides are run one
-              after the other.
+              {counted(planned.steps.length, "step")}, {tableTimeWords(planned)}. Both sides are run one after the
+              other.
             </Typography>
             {obstacles.length > 0 && (
               <Alert severity="warning" sx={{ mb: 2 }}>
@@ -214,9 +215,7 @@ export default function Sessions({ loaderData, actionData: answer }: Route.Compo
                   <Typography sx={{ color: "text.secondary", whiteSpace: "nowrap", fontSize: 14 }}>
                     {step.position ? positionName[step.position].toLowerCase() : ""}
                   </Typography>
-                  <Typography sx={{ width: 60, textAlign: "right" }}>
-                    {Math.round(minutesOf(step.minutes) * 10) / 10} min
-                  </Typography>
+                  <Typography sx={{ width: 60, textAlign: "right" }}>{minutesOf(step.minutes)} min</Typography>
                 </Box>
               ))}
             </Box>
