@@ -8,7 +8,7 @@ export const drugs: Record<string, string> = {
   steroids:
     "prednisone prednisolone methylprednisolone dexamethasone hydrocortisone betamethasone deflazacort triamcinolone budesonide fludrocortisone cortisol",
   osteoporosis:
-    "alendronate alendronic risedronate ibandronate zoledronate zoledronic pamidronate denosumab raloxifene teriparatide romosozumab strontium calcitonin",
+    "alendronate bisphosphonate bisphosphonates alendronic risedronate ibandronate zoledronate zoledronic pamidronate denosumab raloxifene teriparatide romosozumab strontium calcitonin",
   "blood-pressure":
     "ramipril lisinopril enalapril perindopril captopril amlodipine nifedipine felodipine lercanidipine diltiazem verapamil losartan candesartan valsartan irbesartan telmisartan olmesartan bisoprolol atenolol metoprolol nebivolol propranolol carvedilol hydrochlorothiazide indapamide doxazosin moxonidine clonidine hydralazine aliskiren",
   "heart-failure":
@@ -29,7 +29,7 @@ export const drugs: Record<string, string> = {
   breathless:
     "salbutamol albuterol formoterol salmeterol tiotropium ipratropium montelukast beclometasone fluticasone theophylline",
   "pain-medication":
-    "ibuprofen diclofenac naproxen paracetamol acetaminophen codeine tramadol tapentadol oxycodone hydrocodone morphine fentanyl buprenorphine hydromorphone methadone gabapentin pregabalin duloxetine celecoxib etoricoxib meloxicam ketoprofen indometacin indomethacin metamizole dihydrocodeine lidocaine baclofen tizanidine methocarbamol cyclobenzaprine diazepam amitriptyline",
+    "ibuprofen diclofenac naproxen paracetamol acetaminophen codeine codamol dihydrocodeine tramadol tapentadol oxycodone hydrocodone morphine fentanyl buprenorphine hydromorphone methadone gabapentin pregabalin duloxetine celecoxib etoricoxib meloxicam ketoprofen indometacin indomethacin metamizole dihydrocodeine lidocaine baclofen tizanidine methocarbamol cyclobenzaprine diazepam amitriptyline",
   gout: "allopurinol febuxostat colchicine",
   migraine: "sumatriptan rizatriptan zolmitriptan eletriptan naratriptan erenumab galcanezumab",
   "nerve-disease":

@@ -13,10 +13,12 @@ const value = (match: RegExpExecArray) => Number(`${match[1]}.${match[2] ?? 0}`)
 /** The measurement in a part of what was told; undefined where there is none. */
 export function figureIn(text: string): Figure | undefined {
   const said = text.toLowerCase();
-  const read = /\b(bp|blood pressure|pressure|reading|systolic)\b/.test(said) ? pressure.exec(said) : undefined;
+  // with a stroke between them two such figures are nothing else: "185/115 at the chemist's"
+  const named = /\b(bp|blood pressure|pressure|reading|systolic)\b/.test(said);
+  const read = named ? pressure.exec(said) : /\b(\d{3})\s*\/\s*(\d{2,3})\b/.exec(said);
   if (read) {
     const [high, low] = [Number(read[1]), Number(read[2])];
-    if (high > low && high >= 70 && high <= 280 && low >= 30 && low <= 160)
+    if (high > low && high >= (named ? 70 : 100) && high <= 280 && low >= (named ? 30 : 40) && low <= 160)
       return {
         condition:
           high >= 180 || low >= 110 ? "very-high-pressure" : high >= 140 || low >= 90 ? "blood-pressure" : "quiet",

@@ -59,11 +59,15 @@ function match(
   pattern: Pattern,
   list: readonly Token[],
   meant: readonly string[],
-  taken: ReadonlySet<number>,
+  takenBy: ReadonlyMap<number, string>,
 ): Hit | undefined {
+  // a longer phrase of what it is stronger than must not use up the words of a sign: "numbness creeping up my arm"
+  const weaker = stronger[pattern.condition] ?? [];
+  const taken = { has: (i: number) => takenBy.has(i) && !weaker.includes(takenBy.get(i)!) };
   // a word that says enough alone says it also within a longer phrase: "port for chemo"
   const alone = pattern.words.length === 1 && saysEnough.has(pattern.words[0]!.any[0]!);
-  const reach = pattern.words.length + 4;
+  // the words of a sign may lie further apart: it is asked about rather than missed
+  const reach = pattern.words.length + (pattern.condition.startsWith("sign-") ? 7 : 4);
   for (let start = 0; start < list.length; start++) {
     if (taken.has(start) && !alone) continue;
     const used = new Set<number>();
@@ -103,7 +107,7 @@ export function hitsOf(list: readonly Token[]): Hit[] {
       return stem;
     return spelled(stem) ?? spelled(word) ?? stem;
   });
-  const taken = new Set<number>();
+  const taken = new Map<number, string>();
   const hits: Hit[] = [];
   const drugged = list.map(({ word }) => {
     if (drugOf.has(word)) return drugOf.get(word);
@@ -114,7 +118,7 @@ export function hitsOf(list: readonly Token[]): Hit[] {
   });
   drugged.forEach((condition, i) => {
     if (!condition) return;
-    taken.add(i);
+    taken.set(i, condition);
     hits.push({ condition, used: new Set([i]) });
   });
   const present = new Set(meant);
@@ -125,7 +129,7 @@ export function hitsOf(list: readonly Token[]): Hit[] {
     const same = hits.findIndex((other) => other.condition === hit.condition);
     if (same < 0) hits.push(hit);
     else hits[same] = { ...hit, used: new Set([...hits[same]!.used, ...hit.used]) };
-    for (const i of hit.used) taken.add(i);
+    for (const i of hit.used) taken.set(i, hit.condition);
   }
   return hits;
 }

@@ -176,7 +176,18 @@ export function readTold(text: string, today: IsoDay, born: IsoDay | null): Read
       place: each.place ?? (place === undefined ? null : (places[place] ?? null)),
     };
   });
-  return merged(complete);
+  return merged([...complete, ...joined(complete)]);
+}
+
+/** Two that are told together and are more than each by itself. */
+const together: readonly [string, string, string][] = [["pregnancy", "blood-pressure", "pre-eclampsia"]];
+
+function joined(list: readonly Read[]): Read[] {
+  const theirs = (key: string) => list.find((each) => each.condition === key && each.stance === "has");
+  return together.flatMap(([one, other, both]) => {
+    const [first, second] = [theirs(one), theirs(other)];
+    return first && second && !theirs(both) ? [{ ...second, condition: both }] : [];
+  });
 }
 
 /** A measurement says more than the word beside it: "temperature 36.8" is no fever, 190 over 115 not just high. */

@@ -33,7 +33,7 @@ export const isNo = (word: string): boolean => noes.has(word);
 
 /** After these a "no" says something else. */
 const noButYes =
-  /\b(no longer|not only|not sure|not certain|no idea|not healed|not closed|not settled|not well|no feeling|not feel|can't feel|not under control|not controlled|not properly|not clot|not yet|cannot|can not|not put weight|not stand|not pee|nothing now|no matter|not the same|never the same|never been the same|not go away|never healed|not help|did not help|no better|no reason|so i don't|so i do not|so that i|so it doesn't|to not|in case)\b/;
+  /\b(no longer|not only|not sure|not certain|no idea|not healed|not closed|not settled|not well|no feeling|not been able|haven't been able|havent been able|no (\w+ )?(lymph|glands|nodes|spleen|thyroid|womb|gallbladder)|without fainting|without warning|not feel|can't feel|not under control|not controlled|not properly|not clot|not yet|cannot|can not|not put weight|not stand|not pee|nothing now|no matter|not the same|never the same|never been the same|not go away|never healed|not help|did not help|no better|no reason|so i don't|so i do not|so that i|so it doesn't|to not|in case)\b/;
 
 /**
  * What may stand between a "no" and what it denies: "never in my life had a". Any other word has the no to itself:

@@ -101,11 +101,15 @@ export const isSmall = (word: string): boolean =>
   /^\d+([.,/]\d+)*(st|nd|rd|th|mg|mcg|ml|g|cm|kg|kgs)?$/.test(word) ||
   word.length < 2;
 
+/** What people shorten. */
+const shorthand: Readonly<Record<string, string>> = { op: "operation", ops: "operations" };
+
 /** The words of a text, in order. */
 export function tokens(text: string): Token[] {
   const found: Token[] = [];
   for (const match of inFigures(plain(text)).matchAll(/[\p{L}\p{N}']+/gu)) {
-    const word = match[0].replace(/^'+|'+$/g, "").replace(/'s$/, "");
+    const said = match[0].replace(/^'+|'+$/g, "").replace(/'s$/, "");
+    const word = shorthand[said] ?? said;
     if (word) found.push({ word, stem: stemOf(word), at: match.index });
   }
   return found;
