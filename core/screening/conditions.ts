@@ -336,6 +336,12 @@ export const conditions: readonly Condition[] = [
         pressure: 3,
         reason: "Where feeling is reduced the client cannot report pressure: go by the tissue.",
       },
+      {
+        key: "new",
+        kind: "inform",
+        unless: "yes",
+        reason: "Ask whether it is new, or spreads or grows: then a doctor sees it first.",
+      },
     ],
   },
   {
@@ -345,6 +351,11 @@ export const conditions: readonly Condition[] = [
     synonyms: ["seizures", "fits"],
     rules: [
       { key: "room", kind: "inform", reason: "A quiet room without flickering light." },
+      {
+        key: "last",
+        kind: "inform",
+        reason: "Ask when the last fit was: after one in the last three months a doctor sees them first.",
+      },
       {
         key: "cranial",
         kind: "exclude",
@@ -408,7 +419,10 @@ export const conditions: readonly Condition[] = [
     name: "Breathless lying down",
     kind: "condition",
     synonyms: ["short of breath", "copd", "asthma", "cannot lie flat"],
-    rules: notFlat("Breathing is hard flat on the back."),
+    rules: [
+      ...notFlat("Breathing is hard flat on the back."),
+      { key: "rest", kind: "inform", reason: "Ask whether it is new, or there at rest: then a doctor sees it first." },
+    ],
   },
   {
     key: "aneurysm",
@@ -664,6 +678,12 @@ export const conditions: readonly Condition[] = [
         kind: "exclude",
         scope: { tags: ["neck lever"] },
         reason: "With dizziness the neck is not pulled or levered until a doctor has looked at it.",
+      },
+      {
+        key: "signs",
+        kind: "inform",
+        reason:
+          "Ask about double vision, speech, swallowing, a numb face, an unsteady walk: with any a doctor sees it first.",
       },
     ],
   },
