@@ -6,6 +6,7 @@ import { killed } from "./probe/killed";
 import { malformed } from "./probe/malformed";
 import { kiln, secondPractice, within } from "./probe/practices";
 import { reusedIds } from "./probe/reused-ids";
+import { hostileImports, tabletsAtOnce } from "./probe/tablets";
 import { leftRunning, markChildren } from "../scripts/lib/left-running.mjs";
 import { report } from "./report";
 import { end, memory, pause, post, ruben, serve, signIn, withCluster } from "./server";
@@ -26,7 +27,7 @@ const wants = (part: string) => asked.length === 0 || asked.includes(part);
 
 async function main() {
   const mark = markChildren();
-  if (wants("walls") || wants("hostile"))
+  if (wants("walls") || wants("hostile") || wants("tablets"))
     await withCluster(async (url) => {
       const server = await serve({ APP_DATABASE_URL: url("app"), OWNER_DATABASE_URL: url("owner"), EMBER_DEMO: "1" });
       const { base, pid } = server;
@@ -52,8 +53,51 @@ async function main() {
             ],
           ]);
         }
-        if (wants("hostile")) {
-          const other = await secondPractice(url("app"));
+        const other = wants("hostile") || wants("tablets") ? await secondPractice(url("app")) : undefined;
+        if (other && wants("tablets")) {
+          const [stranger, mine] = [await signIn(base, other.email, other.password), await signIn(base)];
+          const [imports, beside] = await meanwhile(base, mine, () => hostileImports(base, stranger));
+          const client = randomUUID();
+          await post(base, "/clients/new.data", stranger, { id: client, name: "A Client", pressureCeiling: 5 });
+          const visit = await within(
+            url("app"),
+            other.id,
+            async (tx) => (await tx("visit").where({ client_id: client }).first("id")).id as string,
+          );
+          const [tablets, meanwhileThere] = await meanwhile(base, mine, () =>
+            tabletsAtOnce(base, url("app"), other, { clientId: client, visitId: visit }, 20),
+          );
+          const counts = (of: Record<string, number>) =>
+            Object.entries(of)
+              .map(([status, n]) => `${n} × ${status}`)
+              .join(", ");
+          say("Files of techniques that are none, and twenty tablets", [
+            [
+              "files of another practice",
+              counts(imports),
+              "twelve at once: empty techniques by the ten thousand, no JSON, deep",
+            ],
+            [
+              "a colleague's page meanwhile, p95",
+              ms(beside.p95),
+              `${beside.requests} requests, ${beside.failed} failed`,
+            ],
+            ["wrong passwords on twenty tablets", counts(tablets.wrong), "all at once, three times"],
+            ["the right one on each", counts(tablets.right), `all let in after ${ms(tablets.slowestMs)}`],
+            [
+              "a colleague's page meanwhile, p95",
+              ms(meanwhileThere.p95),
+              `${meanwhileThere.requests} requests, ${meanwhileThere.failed} failed`,
+            ],
+          ]);
+          if (beside.p95 > 500 || meanwhileThere.p95 > 500) faults.push("a colleague waited more than half a second");
+          if (beside.failed + meanwhileThere.failed > 0) faults.push("a colleague was not answered");
+          if (Object.keys(tablets.right).some((status) => Number(status) >= 400))
+            faults.push(`right passwords shut out: ${counts(tablets.right)}`);
+          for (const status of Object.keys(imports))
+            if (Number(status) >= 500 && status !== "503") faults.push(`import answered ${status}`);
+        }
+        if (other && wants("hostile")) {
           const [stranger, mine] = [await signIn(base, other.email, other.password), await signIn(base)];
           const visitId = await within(
             url("app"),

@@ -297,6 +297,10 @@ test("a condition told in mid-series marks the sessions it breaks, and one press
   await page.goto(`${home}/intake`);
   await tell(page, "osteoporosis", "2024");
   await expect(page.getByRole("button", { name: "Osteoporosis", exact: true })).toBeVisible();
+  // said again it is on record, and is not stored twice
+  await page.getByLabel("What", { exact: true }).fill("brittle bones");
+  await expect(page.getByText(/On record already, as “osteoporosis”/)).toBeVisible();
+  await expect(page.getByRole("button", { name: "Add", exact: true })).toBeDisabled();
   await page.goto(`${home}/path`);
   await expect(page.getByRole("link", { name: /Visit 1, .*done$/ })).toBeVisible();
   await expect.poll(() => page.getByRole("link", { name: /breaks a caution/ }).count()).toBeGreaterThan(2);

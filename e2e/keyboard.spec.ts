@@ -59,7 +59,7 @@ test("more about something small is there for the keyboard and the pointer, in s
   await page.goto(`/clients/${ruben}/path`);
   const chip = page.getByText(/^Pressure up to \d+$/);
   const more = page.getByRole("tooltip", { name: /^The highest pressure/ });
-  await expect(chip).toHaveAccessibleDescription(/^The highest pressure the client wants/);
+  await expect(chip).toHaveAccessibleDescription(/^The highest pressure for the whole body/);
   await chip.hover();
   await expect(more).toBeInViewport({ ratio: 1 });
   await page.keyboard.press("Escape");

@@ -17,16 +17,22 @@ export function useKeeper<T>(stored: T | null, body: (value: T) => Record<string
   const [wanted, setWanted] = useState<{ value: T } | undefined>();
   const [settled, setSettled] = useState<unknown>();
   const waiting = useRef<{ value: T } | undefined>(undefined);
+  // by a ref, not by what was drawn last: two quick presses may come before anything is drawn
+  const request = useRef<"none" | "posted" | "begun">("none");
   const idle = fetcher.state === "idle";
   const answer = fetcher.data;
-  const post = (value: T, was: T | null) =>
+  const post = (value: T, was: T | null) => {
+    request.current = "posted";
     void fetcher.submit({ ...body(value), was } as never, { method: "post", encType: "application/json" });
+  };
   const latest = useRef(post);
   useEffect(() => {
     latest.current = post;
   });
   useEffect(() => {
-    if (!idle) return;
+    if (!idle) request.current = "begun";
+    if (!idle || request.current === "posted") return;
+    request.current = "none";
     const next = waiting.current;
     waiting.current = undefined;
     if (next && !answer?.overtaken) latest.current(next.value, stored);
@@ -44,7 +50,7 @@ export function useKeeper<T>(stored: T | null, body: (value: T) => Record<string
     overtaken,
     keep: (value: T) => {
       setWanted({ value });
-      if (idle) post(value, stored);
+      if (request.current === "none") post(value, stored);
       else waiting.current = { value };
     },
     /** Mine replaces theirs, now that it was seen. */

@@ -145,7 +145,7 @@ export default function ClientFrame({ loaderData: told }: Route.ComponentProps) 
             {slim && ` · visit ${visit.ordinal}, ${shortDay(visit.onDate, today)}`}
           </p>
           <div className="client-chips">
-            <Hint says="The lowest of what the client wants, what the series is set to, how you work and what cautions leave for the whole body, 0 to 10 as the client reports it. No step is planned above it.">
+            <Hint says="The highest pressure for the whole body, 0 to 10 as the client reports it: the lowest of what they want, what the series is set to, how you work and what cautions leave. No step is planned above it.">
               {(more) => (
                 <span className="chip" tabIndex={0} aria-describedby={more}>
                   {ceilingWords(ceiling)}

@@ -9,8 +9,10 @@ import { readPlace } from "~core/anatomy/read-place";
 import { nameOf } from "~core/anatomy/places";
 import type { IsoDay } from "~core/days";
 import { conditionOf, entryKinds, type EntryKind } from "~core/screening/conditions";
-import type { TypedEntry } from "~core/screening/entry";
+import { readEntry, type TypedEntry } from "~core/screening/entry";
+import type { HistoryEntry } from "~core/screening/facts";
 import { suggest } from "~core/screening/find-condition";
+import { toldAlready } from "~core/screening/told-already";
 import { readTold } from "~core/screening/told/read-told";
 import { readWhen } from "~core/screening/told/when";
 import { Box, Typography } from "~app/ui/box";
@@ -42,6 +44,7 @@ export function EntryForm({
   target,
   today,
   born,
+  record = [],
   done,
 }: {
   initial?: TypedEntry;
@@ -49,6 +52,8 @@ export function EntryForm({
   target?: { entryId: string; after: string; today: boolean } | undefined;
   today: IsoDay;
   born: IsoDay | null;
+  /** What is on record: the same is not stored twice, unless that is wanted. */
+  record?: readonly HistoryEntry[];
   done?: (() => void) | undefined;
 }) {
   const fetcher = useFetcher<{ ok?: boolean; id?: string; errors?: FieldErrors; stale?: boolean }>();
@@ -60,6 +65,8 @@ export function EntryForm({
     target ? { [initial.condition ?? initial.what]: initial.answer } : {},
   );
   const [asked, setAsked] = useState(false);
+  /** Keys of parts that are on record already and are stored all the same. */
+  const [twice, setTwice] = useState<readonly string[]>([]);
   const [why, setWhy] = useState("");
   const [ids, setIds] = useState(newIds);
   const first = useRef<HTMLInputElement>(null);
@@ -73,6 +80,7 @@ export function EntryForm({
     setRefused([]);
     setAnswers({});
     setAsked(false);
+    setTwice([]);
     setIds(newIds());
     first.current?.focus();
   }, [data, done]);
@@ -88,7 +96,17 @@ export function EntryForm({
     () => (target && !chosen ? readTold(text.what, today, born).slice(1) : []),
     [target, chosen, text.what, today, born],
   );
-  const unasked = parts.filter((part) => needsAnswer(part) && part.typed.answer === null);
+  const onRecord = new Map(
+    target
+      ? []
+      : parts.flatMap((part) => {
+          const { body } = readEntry(part.typed, today, born);
+          const same = body && !twice.includes(part.key) ? toldAlready(body, record) : undefined;
+          return same ? [[part.key, same] as const] : [];
+        }),
+  );
+  const fresh = parts.filter(({ key }) => !onRecord.has(key));
+  const unasked = fresh.filter((part) => needsAnswer(part) && part.typed.answer === null);
   // what is understood needs no list over it; a word or two that are not may be one of these
   const words = text.what.trim().split(/\s+/).filter(Boolean);
   const offers = words.length > 0 && words.length <= 2 && parts.some(({ typed }) => typed.condition === null);
@@ -111,7 +129,7 @@ export function EntryForm({
   );
   const error = (name: string) => data?.errors?.[name];
   const send = () => {
-    const typed = parts.map((part) => part.typed);
+    const typed = fresh.map((part) => part.typed);
     const body = target
       ? {
           intent: "change",
@@ -133,6 +151,7 @@ export function EntryForm({
       aria-label={target ? "Correct the entry" : "New entry"}
       onSubmit={(event) => {
         event.preventDefault();
+        if (parts.length > 0 && fresh.length === 0) return;
         if (unasked.length === 0) return send();
         setAsked(true);
         form.current?.querySelector<HTMLElement>("[data-unasked] [aria-pressed]")?.focus();
@@ -219,7 +238,7 @@ export function EntryForm({
           <Button
             type="submit"
             variant="contained"
-            disabled={fetcher.state !== "idle" || !text.what.trim()}
+            disabled={fetcher.state !== "idle" || !text.what.trim() || (parts.length > 0 && fresh.length === 0)}
             sx={{ gridColumn: { xs: "1 / -1", sm: "auto" } }}
           >
             {target ? "Save" : "Add"}
@@ -244,6 +263,8 @@ export function EntryForm({
                       ) ?? form.current?.querySelector<HTMLElement>('[type="submit"]')
                     )?.focus();
                 }}
+                onRecord={onRecord.get(part.key)}
+                storeAgain={() => setTwice((before) => [...before, part.key])}
                 refuse={
                   part.typed.condition && !target
                     ? () => {

@@ -180,7 +180,7 @@ export default function History({ loaderData: told }: Route.ComponentProps) {
       }}
     >
       <Box sx={{ minWidth: 0 }}>
-        <EntryForm today={today} born={born} />
+        <EntryForm today={today} born={born} record={entries} />
         {entries.length === 0 ? (
           <Typography sx={{ color: "text.secondary", maxWidth: 620, mt: 1 }}>
             Type it as it is told, a sentence or a word: “broke my left wrist 11 weeks ago, no clots, I take warfarin”.

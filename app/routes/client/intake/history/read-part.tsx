@@ -6,7 +6,7 @@ import type { IsoDay } from "~core/days";
 import { conditionOf, entryKinds } from "~core/screening/conditions";
 import { consequences } from "~core/screening/consequence";
 import { readEntry, type TypedEntry } from "~core/screening/entry";
-import { usualPreferences, usualSchool } from "~core/screening/facts";
+import { usualPreferences, usualSchool, type HistoryEntry } from "~core/screening/facts";
 import { isActive } from "~core/screening/outcome";
 import { answers, entryAnswers, entryAnswerWord } from "~core/screening/questions";
 import { screen, unknownQuestion } from "~core/screening/screen";
@@ -31,6 +31,8 @@ export function ReadPart({
   asked,
   answer,
   refuse,
+  onRecord,
+  storeAgain,
 }: {
   part: Part;
   today: IsoDay;
@@ -39,6 +41,9 @@ export function ReadPart({
   asked: boolean;
   answer: (answer: TypedEntry["answer"]) => void;
   refuse: (() => void) | undefined;
+  /** The entry that says the same already; it is not stored again, unless that is pressed. */
+  onRecord: HistoryEntry | undefined;
+  storeAgain: () => void;
 }) {
   const { typed } = part;
   const condition = typed.condition ? conditionOf(typed.condition) : undefined;
@@ -53,7 +58,7 @@ export function ReadPart({
       school: { ...usualSchool, pressureCeiling: 10 },
     }).filter((outcome) => outcome.until === undefined || outcome.until > today);
   }, [read, today]);
-  const question = needsAnswer(part) ? (condition?.question ?? unknownQuestion) : undefined;
+  const question = !onRecord && needsAnswer(part) ? (condition?.question ?? unknownQuestion) : undefined;
   const open = question !== undefined && typed.answer === null;
   const facts = [
     read?.region ? `${nameOf(read.region, read.places)}${read.side ? sideWord[read.side] : ""}` : "",
@@ -69,7 +74,7 @@ export function ReadPart({
       data-unasked={open ? "" : undefined}
       data-part={part.key}
       sx={(t) => ({
-        bgcolor: outcomes.length > 0 || open ? t.tokens.amberWash : "background.paper",
+        bgcolor: !onRecord && (outcomes.length > 0 || open) ? t.tokens.amberWash : "background.paper",
         border: `1px solid ${asked && open ? t.tokens.clay : t.tokens.line}`,
         borderRadius: "6px",
         px: 1.5,
@@ -90,6 +95,16 @@ export function ReadPart({
           </Button>
         )}
       </Box>
+      {onRecord && (
+        <Box role="status" sx={{ display: "flex", alignItems: "center", gap: 1.5, mt: 0.75, flexWrap: "wrap" }}>
+          <Typography>
+            On record already, as “{onRecord.words}” ({shortDay(onRecord.at.slice(0, 10), today)}): not stored again.
+          </Typography>
+          <Button size="small" variant="outlined" onClick={storeAgain}>
+            Store it as well
+          </Button>
+        </Box>
+      )}
       {question && (
         <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, mt: 0.75, flexWrap: "wrap" }}>
           <Typography>{question}</Typography>
@@ -113,7 +128,7 @@ export function ReadPart({
           )}
         </Box>
       )}
-      {(open && !condition ? [] : outcomes).map((outcome) => (
+      {(onRecord || (open && !condition) ? [] : outcomes).map((outcome) => (
         <Box key={outcome.key} sx={{ mt: 0.5 }}>
           {isActive(outcome, today) ? "" : `From ${shortDay(outcome.from!, today)}: `}
           {outcome.reason} <strong>{consequences(outcome).join(" ")}</strong>
