@@ -345,6 +345,29 @@ export const conditions: readonly Condition[] = [
     ],
   },
   {
+    key: "numbness",
+    name: "Numbness or tingling",
+    kind: "condition",
+    synonyms: ["pins and needles", "numb", "tingling"],
+    place: "ask",
+    question: "Has it been so for long, without spreading, and neither between the legs nor in the face?",
+    rules: [
+      {
+        key: "new",
+        kind: "refer",
+        unless: "yes",
+        reason: "Numbness that is new or spreads, or is between the legs or in the face: a doctor first.",
+      },
+      {
+        key: "feeling",
+        kind: "limit",
+        scope: { at: "region" },
+        pressure: 3,
+        reason: "Where feeling is reduced the client cannot report pressure: go by the tissue.",
+      },
+    ],
+  },
+  {
     key: "epilepsy",
     name: "Epilepsy",
     kind: "condition",

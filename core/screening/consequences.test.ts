@@ -85,6 +85,10 @@ const variants: Record<string, Told[]> = {
     ["Shingles at the left ribs, 10 days", "shingles", { on: ago(10), ...at("chest", "side-ribs"), ...left }],
     ["Shingles at the left ribs, 3 years", "shingles", { ...at("chest", "side-ribs"), ...left }],
   ],
+  numbness: [
+    ["Numb left toes, new or not known", "numbness", { ...at("leg", "toes"), ...left }],
+    ["Numb left toes, for years and as it was", "numbness", { ...at("leg", "toes"), ...left, answer: "yes" }],
+  ],
   skin: [["Open skin on the left shin", "skin", { ...at("leg", "shin"), ...left }]],
   plate: [["Plate in the left collar bone", "plate", { ...at("shoulder", "collarbone"), ...left }]],
   "joint-injection": [

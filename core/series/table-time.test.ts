@@ -11,6 +11,11 @@ const session: PlannedSession = {
 };
 
 describe("what a session takes at the table", () => {
+  it("adds up tenths of what was worked to tenths", () => {
+    const worked = { steps: [10.1, 20.2, 28.1].map((mid) => ({ ...session.steps[3]!, minutes: { mid } })) };
+    expect(tableTimeWords(worked, 70)).toBe("58.4 of 70 min, no turns");
+  });
+
   it("is its work and every turn that happens, half minutes and all", () => {
     expect(tableTime(session)).toEqual({ work: 16.5, turns: 3, all: 19.5 });
     expect(tableTimeWords(session, 70)).toBe("16.5 min of work and 3 turns, 19.5 of 70 min");

@@ -24,6 +24,9 @@ export function figureIn(text: string): Figure | undefined {
           high >= 180 || low >= 110 ? "very-high-pressure" : high >= 140 || low >= 90 ? "blood-pressure" : "quiet",
       };
   }
+  // a fever is told by its number alone: "38.7 and a stiff back"; weeks, weights and lengths are not
+  if (/\b(3[89]|4[01])[.,]\d\b(?!\s*(kg|kilos?|cm|mm|%|w\b|wks?|weeks?|years?))/.test(said))
+    return { condition: "sign-infection" };
   if (!/\b(temperature|temp|fever|degrees?|°)/.test(said)) return undefined;
   const warm = fahrenheit.exec(said);
   if (warm) return { condition: value(warm) >= 100.4 ? "sign-infection" : "quiet" };

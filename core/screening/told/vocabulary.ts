@@ -50,7 +50,9 @@ export const phrases: Record<string, string> = {
   "down-syndrome": "down syndrome, downs syndrome, trisomy",
   "multiple-sclerosis": "multiple sclerosis, ms, relapsing remitting",
   neuropathy:
-    "* without feeling, without feeling, tingle, tingles, tingling, numb patch, numb, numbness, diabetic, hypo, hypos, glucose, cannot feel *, feels like cotton, feet dead, feet asleep, fingers asleep, hand asleep, meralgia, pins and needles, nerve pain feet, neuropathic, electric shocks *, carpal tunnel numb, diabetes, prediabetes, insulin, blood sugar high, sugar disease, neuropathy, polyneuropathy, numb foot/feet/toe/leg/hand/finger/fingers/arm, no feeling *, not feel *, can't feel *, lost feeling *, less feeling *, reduced feeling, burning feet nerve, pins needles, nerve damage, tingling *, numbness *, dead leg/foot",
+    "diabetic, hypo, hypos, glucose, meralgia, nerve pain feet, neuropathic, carpal tunnel numb, diabetes, prediabetes, insulin, blood sugar high, sugar disease, neuropathy, polyneuropathy, burning feet nerve, nerve damage",
+  numbness:
+    "* without feeling, without feeling, tingle, tingles, tingling, numb patch, numb, numbness, cannot feel *, feels like cotton, feet dead, feet asleep, fingers asleep, hand asleep, pins and needles, electric shocks *, numb foot/feet/toe/leg/hand/finger/fingers/arm, no feeling *, not feel *, can't feel *, lost feeling *, less feeling *, reduced feeling, pins needles, tingling *, numbness *, dead leg/foot, cotton wool",
   epilepsy:
     "fits, seizures, funny turns, absence, petit mal, convulsions, febrile, epilepsy, epileptic, seizure, convulsion, grand mal, absences",
   whiplash:

@@ -355,7 +355,7 @@ function StepButton({
         {techniqueOf(step.technique).name}
         {locked && ` (${locked})`}
       </span>
-      <small>{minutesOf(step.minutes)} min</small>
+      <small>{Math.round(10 * minutesOf(step.minutes)) / 10} min</small>
     </button>
   );
 }

@@ -46,7 +46,7 @@ export function StepEdits({
     <Box sx={{ display: "grid", gap: 1.25, mt: 1.5 }}>
       <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
         <Typography sx={{ flex: 1, fontSize: 14.5 }}>
-          {minutesOf(step.minutes)} min{sides.length > 1 ? ", both sides together" : ""}
+          {Math.round(10 * minutesOf(step.minutes)) / 10} min{sides.length > 1 ? ", both sides together" : ""}
         </Typography>
         <Button
           size="small"

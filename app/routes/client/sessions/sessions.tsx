@@ -215,7 +215,9 @@ export default function Sessions({ loaderData, actionData: answer }: Route.Compo
                   <Typography sx={{ color: "text.secondary", whiteSpace: "nowrap", fontSize: 14 }}>
                     {step.position ? positionName[step.position].toLowerCase() : ""}
                   </Typography>
-                  <Typography sx={{ width: 60, textAlign: "right" }}>{minutesOf(step.minutes)} min</Typography>
+                  <Typography sx={{ width: 60, textAlign: "right" }}>
+                    {Math.round(10 * minutesOf(step.minutes)) / 10} min
+                  </Typography>
                 </Box>
               ))}
             </Box>
