@@ -148,7 +148,7 @@ async function main() {
           target.visitId = await within(
             url("app"),
             other.id,
-            async (tx) => (await tx("visit").first("id")).id as string,
+            async (tx) => (await tx("visit").where({ client_id: target.clientId }).first("id")).id as string,
           );
           await post(base, `/clients/${target.clientId}/intake/consent.data`, stranger, {
             id: randomUUID(),

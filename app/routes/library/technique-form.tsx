@@ -11,6 +11,7 @@ import { placeOf } from "~core/anatomy/places";
 import { sensitiveAreas, type SensitiveArea } from "~core/anatomy/sensitive";
 import { structureGroups, structureOf, structures } from "~core/anatomy/structures";
 import type { Hint } from "~core/techniques/check";
+import { tagWord } from "~core/screening/consequence";
 import { forceKinds, forces, ways, wayWords, type ForceKind } from "~core/techniques/forces";
 import { safetyTagKeys, type SafetyTag } from "~core/techniques/safety-tags";
 import { efforts, intents, positionName, tools, type Load, type Position } from "~core/techniques/technique";
@@ -349,7 +350,8 @@ export function TechniqueFields({
         <Box role="group" aria-label="Kinds of work that cautions may rule out">
           {follows.tags.length > 0 && (
             <Typography>
-              By its tool, place and force it is {listed(follows.tags)}: cautions against that reach it.
+              By its tool, place and force it is {listed(follows.tags.map((tag) => tagWord[tag]))}: cautions against
+              that reach it.
             </Typography>
           )}
           <Fine>{follows.tags.length > 0 ? "Other kinds" : "Kinds"} of work that a caution may rule out</Fine>
@@ -403,7 +405,7 @@ export function TechniqueFields({
         )}
         {follows.areas.length > 0 ? (
           <Typography>
-            It is asked for at every visit: it comes to the{" "}
+            It is asked for at every visit, for its hands come here:{" "}
             {listed(follows.areas.map((area) => sensitiveAreas[area].name.toLowerCase()))}.
           </Typography>
         ) : (
