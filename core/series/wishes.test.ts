@@ -55,10 +55,11 @@ describe("wishes", () => {
     for (const key of wishKeys) {
       const own: PlanInput = { ...wishing(key), done: planned.get(key)!.slice(0, 1) };
       const plan = solve(own, { seed: 2, moves: 1500 })!;
-      const proof = prove(highs, own, { seconds: 1, seed: 1 });
+      // by the clock: a machine that does something else besides finds a weaker bound, never a wrong one
+      const proof = prove(highs, own, { seconds: 3, seed: 1 });
       if (proof.kind !== "bound") throw new Error(proof.kind);
       expect(proof.bound).toBeGreaterThan(plan.score);
-      expect(proof.bound).toBeLessThan(plan.score * 1.15);
+      expect(proof.bound).toBeLessThan(plan.score * 1.2);
     }
   });
 
