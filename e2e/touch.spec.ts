@@ -212,7 +212,9 @@ test("a new knee leaves calf and sole free, a broken wrist the upper arm: intake
   await page.getByLabel("What", { exact: true }).fill("broken left wrist");
   await page.getByLabel("When", { exact: true }).fill("11 weeks ago");
   await expect(read).toContainText(/Out: wrist; .*palm; thumb; .*fingers, left\./);
-  await expect(read).toContainText(/Out: levers, end-range stretch, rib and chest compression across elbow joint; .*wrist joint.*, left\./);
+  await expect(read).toContainText(
+    /Out: levers, end-range stretch, rib and chest compression across elbow joint; .*wrist joint.*, left\./,
+  );
   await expect(read).not.toContainText("upper arm");
   await page.getByRole("button", { name: "Add", exact: true }).click();
   const state = (place: string) => page.locator("title", { hasText: place }).first();
