@@ -119,7 +119,7 @@ function Moving({ clientId, visit, events: stored, hands, me }: Heard<typeof loa
           </Typography>
         )}
         <Typography sx={{ fontSize: 17, mb: 0.5 }}>{segment.hands}</Typography>
-        <Kept log={log} />
+        <Kept log={log} blind={moment === "again"} />
         {sides.map((side) => (
           <Box
             key={String(side)}

@@ -24,12 +24,13 @@ export function slotOf(event: PressedEvent): string | undefined {
   }
 }
 
+const momentWords = { before: "before the work", again: "in the second round", after: "after the work" } as const;
 const sideWords = { L: ", left", R: ", right" } as const;
 const sideOf = (side: "L" | "R" | null) => (side ? sideWords[side] : "");
 
 /** What a press is about, and what it said: "Hip height, before the work" and "a little left high". */
 export function pressedWords(event: PressedEvent): { about: string; said: string } {
-  const when = (moment: string) => (moment === "after" ? "after the work" : "before the work");
+  const when = (moment: keyof typeof momentWords) => momentWords[moment];
   switch (event.kind) {
     case "answer": {
       const { check: key, side, moment, value } = event.body;

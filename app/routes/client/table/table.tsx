@@ -155,7 +155,7 @@ function Run({ clientId, visit, ruled, events: stored, earlier, looks }: Heard<t
             </Button>
           )}
         </Box>
-        <Kept log={log} />
+        <Kept log={log} blind={moment === "again"} />
         {current && !done ? (
           <CheckCard
             key={`${current.key} ${moment}`}

@@ -35,14 +35,14 @@ export function usePressed(clientId: string, visitId: string, stored: readonly P
   return { ...log, add: addOver };
 }
 
-/** Whether everything that was pressed is kept. */
-export function Kept({ log }: { log: ReturnType<typeof usePressed> }) {
+/** Whether everything that was pressed is kept. In a blind round nothing that was found before is said. */
+export function Kept({ log, blind = false }: { log: ReturnType<typeof usePressed>; blind?: boolean }) {
   const { unsent, reach } = log;
   const waits = `${unsent} not sent yet: kept here,`;
   return (
     <>
       <SetAside log={log} />
-      <OverlookedPresses log={log} />
+      {!blind && <OverlookedPresses log={log} />}
       <Fine role="status" sx={{ minHeight: 22 }}>
         {unsent === 0
           ? ""
