@@ -19,18 +19,18 @@ export const bandedConditions: readonly Condition[] = [
   },
   {
     key: "stent",
-    name: "Stent or heart attack",
+    name: "Heart attack, stent or heart operation",
     kind: "condition",
-    synonyms: ["heart attack", "infarct", "stent", "angioplasty"],
+    synonyms: ["heart attack", "infarct", "stent", "angioplasty", "bypass", "valve replaced"],
     rules: [
       {
         key: "recent",
         kind: "refer",
         days: { until: weeks(12) },
         reason:
-          "A heart attack or a stent under three months old needs the doctor's clearance before any hands-on work.",
+          "A heart attack, stent or heart operation under three months old needs the doctor's clearance before any hands-on work.",
       },
-      ...circulation("After a heart attack or a stent time face down and sessions stay short."),
+      ...circulation("After a heart attack, a stent or a heart operation time face down and sessions stay short."),
     ],
   },
   {

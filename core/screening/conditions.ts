@@ -177,7 +177,7 @@ export const conditions: readonly Condition[] = [
     key: "clot",
     name: "Blood clot, past",
     kind: "condition",
-    synonyms: ["thrombosis", "dvt", "embolism", "clot in the leg"],
+    synonyms: ["thrombosis", "dvt", "embolism", "clot in the leg", "phlebitis"],
     place: "leg",
     rules: [
       {
@@ -193,7 +193,7 @@ export const conditions: readonly Condition[] = [
     key: "varicose",
     name: "Varicose veins",
     kind: "condition",
-    synonyms: ["spider veins", "vein trouble", "phlebitis"],
+    synonyms: ["spider veins", "vein trouble"],
     place: "leg",
     rules: vein("Over varicose veins and beside them only the surface is worked.", "near"),
   },
@@ -664,8 +664,24 @@ export const conditions: readonly Condition[] = [
     key: "low-pressure",
     name: "Low blood pressure, faints easily",
     kind: "condition",
-    synonyms: ["hypotension", "fainting"],
+    synonyms: ["hypotension", "faints easily"],
     rules: [{ key: "rise", kind: "inform", reason: "Getting up takes time: sit for a minute before standing." }],
+  },
+  {
+    key: "fainting",
+    name: "Fainting or blackouts",
+    kind: "condition",
+    synonyms: ["fainted", "blackouts", "passed out"],
+    question: "Has a doctor said why, and is it as it always was?",
+    rules: [
+      {
+        key: "unexplained",
+        kind: "refer",
+        unless: "yes",
+        reason: "A faint that nobody has explained: a doctor first.",
+      },
+      { key: "rise", kind: "inform", reason: "Getting up takes time: sit for a minute before standing." },
+    ],
   },
   {
     key: "heart-rhythm",

@@ -37,6 +37,11 @@ export const drugOf = new Map(
 export const known = new Set(
   patterns.flatMap((pattern) => pattern.words.flatMap(({ any }) => any)).filter((word) => word !== "*"),
 );
+/** The stems of all that is said of a condition. */
+export const wordsOf = new Map<string, Set<string>>();
+for (const { condition, words } of patterns)
+  for (const word of words.flatMap(({ any }) => any))
+    wordsOf.set(condition, (wordsOf.get(condition) ?? new Set()).add(word));
 const drugNames = new Set(drugOf.keys());
 export const spelled = speller(known);
 export const spelledDrug = speller(drugNames);
@@ -140,13 +145,13 @@ const slight = new Set(["pain", "tried", "quiet", "osteoarthritis", "fall", "mig
 export const stronger: Record<string, readonly string[]> = {
   anticoagulant: ["joint-injection"],
   "sign-headache": ["migraine"],
-  "sign-neck-artery": ["dizzy", "numbness", "pain"],
+  "sign-neck-artery": ["dizzy", "fainting", "numbness", "pain"],
   "sign-chest-pain": ["pain", "breathless"],
   "sign-fever-back": ["sign-infection", "pain"],
   "sign-hot-calf": ["pain"],
   "sign-weight-night": ["pain"],
   "sign-major-trauma": ["pain", "fall"],
-  whiplash: ["fall"],
+  whiplash: ["fall", "fainting"],
   "sign-bladder-bowel": ["neuropathy", "numbness"],
   "sign-weakness": ["neuropathy", "numbness", "pain"],
   "skull-fracture": ["fracture"],
@@ -168,7 +173,7 @@ export const stronger: Record<string, readonly string[]> = {
   allergy: ["skin"],
   "trunk-rotation": ["scoliosis"],
   reflux: ["hernia"],
-  "low-pressure": ["blood-pressure", "dizzy"],
+  "low-pressure": ["blood-pressure", "dizzy", "fainting"],
   disc: ["pain"],
   "disc-leg": ["disc", "pain", "neuropathy", "numbness"],
   neuropathy: ["numbness"],

@@ -2,11 +2,12 @@ import { readPlace, type NamedPlace } from "../../anatomy/read-place";
 import type { IsoDay } from "../../days";
 import { conditionOf } from "../conditions";
 import type { RoughDate } from "../rough-date";
+import { alarm, organ } from "./alarm";
 import { drugEndings } from "./drugs";
-import { drugOf, hitsOf, isPlace, known, settle, stronger, type Hit } from "./match";
+import { drugOf, hitsOf, isPlace, known, settle, stronger, wordsOf, type Hit } from "./match";
 import { figureIn, usualPlaceOf } from "./figures";
 import { partsOf, type Part } from "./parts";
-import { circumstance, commentary, filler, medicineCue, others } from "./small-talk";
+import { circumstance, commentary, filler, forbidden, medicineCue, others } from "./small-talk";
 import { isNo, listGoesOn, stanceOf, type Stance } from "./stance";
 import { findDate, findDue } from "./when";
 import { realWords } from "./real-words";
@@ -47,7 +48,10 @@ export function readTold(text: string, today: IsoDay, born: IsoDay | null): Read
     ),
   );
   const places = parts.map((part) => readPlace(part.text) ?? null);
-  const all = parts.map((part) => withFigure(part, settle(hitsOf(part.tokens))));
+  const banned = parts.map((part) => forbidden.test(part.text.toLowerCase().replace(/’/g, "'")));
+  const all = parts.map((part, i) =>
+    withFigure(part, settle(hitsOf(part.tokens))).filter((hit) => !(banned[i] && hit.condition === "tried")),
+  );
   const told = new Set<string>();
   // a sign may be told in two parts: "fever and back pain", "lost ten kilos and pain wakes me at night"
   if (parts.length > 1) {
@@ -57,7 +61,9 @@ export function readTold(text: string, today: IsoDay, born: IsoDay | null): Read
       if (isSign(condition) && !there.has(condition)) all[0] = [...all[0]!, { condition, used: new Set([0]) }];
   }
   // a sign counts for the whole of what is told: what it is stronger than is part of it, in every part
-  const signs = all.flat().filter((hit) => isSign(hit.condition));
+  const signs = all.flatMap((hits, i) =>
+    hits.filter((hit) => isSign(hit.condition) && /^(has|suspected)$/.test(stanceOf(parts[i]!, hit, false, dates[i]))),
+  );
   if (signs.length > 0) {
     const outdone = new Set(signs.flatMap((hit) => stronger[hit.condition] ?? []));
     all.forEach((hits, i) => (all[i] = hits.filter((hit) => !outdone.has(hit.condition))));
@@ -131,6 +137,17 @@ export function readTold(text: string, today: IsoDay, born: IsoDay | null): Read
     const denied = hits.length > 0 && hits.every((hit) => stanceOf(part, hit, false, spare) === "denied");
     const strange =
       unexplained && !denied && (left.length > 0 || (takes && !hits.some((hit) => hit.condition === "quiet")));
+    // what waits for a doctor anyway needs no second question
+    const alarming =
+      hits.length > 0 &&
+      !denied &&
+      !signs.length &&
+      part.tokens.some(
+        ({ stem }, i) =>
+          alarm.has(stem) &&
+          !hits.some((hit) => hit.used.has(i) || wordsOf.get(hit.condition)?.has(stem)) &&
+          !(organ.has(stem) && onlyNames(part, i, hits)),
+      );
     const strangeDrug =
       hits.length > 0 &&
       ((unknownDrug &&
@@ -138,8 +155,8 @@ export function readTold(text: string, today: IsoDay, born: IsoDay | null): Read
           [...hit.used].some((i) => drugEndings.some((ending) => part.tokens[i]!.word.endsWith(ending))),
         )) ||
         rest.some((token) => namesMedicine(part, token, hits)));
-    if (strange || strangeDrug) {
-      const stance = stanceOf(part, undefined, false, spare);
+    if (strange || strangeDrug || alarming || banned[index]) {
+      const stance = banned[index] ? "has" : stanceOf(part, undefined, false, spare);
       // "not ill", "no serious illnesses": nothing is told by it
       if (stance === "denied" && rest.length === 0) return;
       read.push({
@@ -230,6 +247,14 @@ function namesMedicine(part: Part, token: Token, hits: readonly Hit[]): boolean 
     strange &&
     (takenBefore.test(part.tokens[i - 1]?.word ?? "") || (i === 0 && takenAfter.test(part.tokens[i + 1]?.word ?? "")))
   );
+}
+
+/** Whether the name of an organ only says what the word beside it is of: "blood clot", "tumour in the bowel". */
+function onlyNames(part: Part, i: number, hits: readonly Hit[]): boolean {
+  const used = (at: number) => hits.some((hit) => hit.used.has(at));
+  const word = (at: number) => part.tokens[at]?.word ?? "";
+  const before = word(i - 1) === "the" || word(i - 1) === "my" ? i - 2 : i - 1;
+  return used(i + 1) || used(i - 1) || /^(in|of|for)$/.test(word(before)) || (word(i - 1) === "the" && used(i - 2));
 }
 
 /** The same thing told twice in one breath is one, unless its places or times differ. */

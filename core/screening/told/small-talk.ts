@@ -65,3 +65,7 @@ export const circumstance = new Set(
     .split(" ")
     .map(stemOf),
 );
+
+/** Somebody who may say so forbids work on the body: "the surgeon said no massage until the scan". */
+export const forbidden =
+  /\b(doctor|dr|gp|consultant|surgeon|specialist|midwife|nurse|physio\w*|hospital|oncologist|neurologist|cardiologist|told|advised|said|says|warned)\b.*\b(no|nobody|not|never|don't|dont|avoid|without|against|stop|off)\b.*\b(massages?|bodywork|treatments?|manipulat\w*|touch\w*|pressure|hands|stretch\w*|deep work|work on)\b/;

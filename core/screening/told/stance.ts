@@ -2,6 +2,7 @@ import type { Hit } from "./match";
 import type { Part } from "./parts";
 import { others } from "./small-talk";
 import type { FoundDate } from "./when";
+import { stemOf } from "./words";
 
 /** How something stands to the client: theirs; perhaps theirs, not settled; not theirs; somebody else's. */
 export const stances = ["has", "suspected", "denied", "other"] as const;
@@ -57,11 +58,8 @@ export function stanceOf(part: Part, hit: Hit | undefined, carried: boolean, spa
   const possessed = part.tokens.some(
     (token, i) => others.has(token.stem) && !(span && i >= span.from && i < span.to) && !(hit?.used.has(i) ?? false),
   );
-  const own = /\b(i|my own|i've|i'm|me)\b/.test(
-    text.replace(
-      /\bmy (mother|father|mum|dad|mom|sister|brother|aunt|uncle|gran\w*|husband|wife|partner|son|daughter|child|cousin|parents?|family|friend|niece|nephew|twin)\b/g,
-      "",
-    ),
+  const own = /\b(i|my|i've|i'm|me)\b/.test(
+    text.replace(/\bmy (\w+)/g, (said, whose: string) => (others.has(stemOf(whose)) ? "" : said)),
   );
   // a loss is one's own, whoever died
   if (

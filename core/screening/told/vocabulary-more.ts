@@ -30,8 +30,9 @@ export const more: Record<string, string> = {
     "stimulator, dbs, deep brain, neurostimulator, nerve stimulator, bladder stimulator, spinal cord stimulator",
   plate:
     "titanium, bolt *, bolts *, wires *, staples *, plated, k wires, rod *, rods *, metal plate, plate *, screws *, screw, pins *, nail *, metal body, metal *",
-  stent: "heart attack, infarct, stent, stents, angioplasty, balloon artery",
-  fit: "first ever fit/seizure/convulsion, convulsion ago/week/weeks/days, first convulsion, seizure ago/week/weeks/days, fit ago/weeks/days, first fit, first seizure, a +fit, had fit, last +fit, had seizure, seizure last/yesterday",
+  stent:
+    "heart bypass, bypass, triple/quadruple/double bypass, open heart, heart/valve operation/surgery/replaced/repaired, valve replaced/new/repair, heart attack, infarct, stent, stents, angioplasty, balloon artery",
+  fit: "epileptic/epilepsy last days/week/weeks/yesterday, first ever fit/seizure/convulsion, convulsion ago/week/weeks/days, first convulsion, seizure ago/week/weeks/days, fit ago/weeks/days, first fit, first seizure, a +fit, had fit, last +fit, had seizure, seizure last/yesterday",
   "eye-operation":
     "cataract operation, eye operation/surgery, cataract operation/surgery/removed/done/out, lens replaced, eye laser, laser eye, lasered eye, lasik, squint operation, eye injection, retina operation/surgery",
   shingles: "shingles, zoster",
