@@ -89,6 +89,14 @@ test("two tablets on one check at the table: neither overwrites the other unseen
     "“a little right short” counts until it is settled; “clearly left short” was pressed, too.",
   );
   await accessible(other);
+  // whoever looks again, blind, reads nothing of what the two found
+  await page.reload();
+  const here = page.getByRole("alert").filter({ hasText: "pressed on two devices" });
+  await expect(here).toBeVisible();
+  await page.getByRole("button", { name: "Second round, blind" }).click();
+  await expect(here).toHaveCount(0);
+  await page.getByRole("button", { name: "Back to the first round" }).click();
+  await expect(here).toBeVisible();
   await said.getByRole("button", { name: "It is “clearly left short”" }).click();
   await expect(said).toHaveCount(0);
   await expect.poll(kept).toBe(4);

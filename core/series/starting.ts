@@ -1,18 +1,13 @@
 import { format, parseISO } from "date-fns";
 import { daysBetween, type IsoDay } from "../days";
-import { counted } from "../words";
+import { counted, listed } from "../words";
 import { leastRest, type Rhythm } from "./dates";
 
 type Stands = { ordinal: number; status: "planned" | "open" | "closed"; onDate: IsoDay };
 
 const shortDay = (day: IsoDay) => format(parseISO(day), "d MMM");
 const list = (visits: readonly Stands[]) =>
-  visits.length === 1
-    ? `Visit ${visits[0]!.ordinal}`
-    : `Visits ${visits
-        .map(({ ordinal }) => ordinal)
-        .join(", ")
-        .replace(/, (\d+)$/, " and $1")}`;
+  `${visits.length === 1 ? "Visit" : "Visits"} ${listed(visits.map(({ ordinal }) => String(ordinal)))}`;
 
 /**
  * What has to be agreed to before a planned visit is begun today, and what its plan assumed: another day, an order that is

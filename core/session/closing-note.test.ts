@@ -53,6 +53,13 @@ describe("the drafted note", () => {
     expect(note).toContain("Left out: Calf wring on the side, right.");
   });
 
+  it("says what was agreed to before it began", () => {
+    const agreed = ["Visit 5 comes before it and is not worked.", "Planned for 10 Dec; today is 1 Dec."];
+    const state = run([0, { kind: "started", body: { steps, agreed } }], [60, { kind: "finished", body: {} }]);
+    expect(closingNote(state)).toContain(`Agreed before it began: ${agreed.join(" ")}`);
+    expect(closingNote(run(began, [60, { kind: "finished", body: {} }]))).not.toContain("Agreed");
+  });
+
   it("remembers what was slow to let go, and only that", () => {
     const slow = closingNote(run(began, [300, next(0)], [110, next(1)]));
     expect(slow).toContain("Slow to let go: Settling touch 300 s.");

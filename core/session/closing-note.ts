@@ -20,6 +20,7 @@ export function closingNote(state: RunState): string {
   const atTable = `${spokenLength(elapsed(state, state.finishedAt ?? state.lastAt ?? state.startedAt))} at the table`;
   // an arc has a log of its own
   lines.push(state.steps.length === 0 ? `${atTable}.` : `${atTable}, ${stepsWords(stepsCounted(state))}.`);
+  if (state.agreed.length > 0) lines.push(`Agreed before it began: ${state.agreed.join(" ")}`);
 
   const byTechnique = new Map<string, number>();
   for (const { done, name } of worked) byTechnique.set(name, (byTechnique.get(name) ?? 0) + done.spent);

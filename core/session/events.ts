@@ -20,22 +20,24 @@ export type RunStep = {
  * What happens during a session, in the order it happened. Ids are made by the client, so that sending one twice
  * changes nothing; `at` is the table's clock (ISO).
  */
-export type SessionEvent = { id: string; at: string } & (
-  | { kind: "started"; body: { steps: RunStep[] } }
-  /** The pass let go: on to the next pass, or the next step after the last one. */
-  | { kind: "next"; body: { step: number } }
-  | { kind: "back"; body: { step: number } }
-  | { kind: "skip"; body: { step: number } }
-  | { kind: "note"; body: { step: number; text: string } }
-  /** The client's answer: pressure 0–10 as reported, or a direction they prefer. */
-  | { kind: "pressure"; body: { step: number; value: number } }
-  | { kind: "direction"; body: { step: number; towards: Towards } }
-  | { kind: "paused"; body: Record<string, never> }
-  | { kind: "resumed"; body: Record<string, never> }
-  | { kind: "finished"; body: Record<string, never> }
-  /** What hands know better than the clock: how long a step took in all. Also after the end. */
-  | { kind: "corrected"; body: { step: number; seconds: Seconds } }
-);
+export type SessionEvent = { id: string; at: string } &
+  /** `agreed`: what was different from the plan and agreed to before, as sentences (`startingNow`); left out where nothing was. */
+  (
+    | { kind: "started"; body: { steps: RunStep[]; agreed?: string[] } }
+    /** The pass let go: on to the next pass, or the next step after the last one. */
+    | { kind: "next"; body: { step: number } }
+    | { kind: "back"; body: { step: number } }
+    | { kind: "skip"; body: { step: number } }
+    | { kind: "note"; body: { step: number; text: string } }
+    /** The client's answer: pressure 0–10 as reported, or a direction they prefer. */
+    | { kind: "pressure"; body: { step: number; value: number } }
+    | { kind: "direction"; body: { step: number; towards: Towards } }
+    | { kind: "paused"; body: Record<string, never> }
+    | { kind: "resumed"; body: Record<string, never> }
+    | { kind: "finished"; body: Record<string, never> }
+    /** What hands know better than the clock: how long a step took in all. Also after the end. */
+    | { kind: "corrected"; body: { step: number; seconds: Seconds } }
+  );
 
 export type EventKind = SessionEvent["kind"];
 export const eventKinds: readonly EventKind[] = [

@@ -26,6 +26,8 @@ export type RunState = {
   holdSince: number | undefined;
   holdBefore: Seconds;
   startedAt: number | undefined;
+  /** What was different from the plan and agreed to before it began, as sentences. */
+  agreed: readonly string[];
   finishedAt: number | undefined;
   /** Time the run was paused, in all (s). */
   paused: Seconds;
@@ -45,6 +47,7 @@ const empty: RunState = {
   holdSince: undefined,
   holdBefore: 0,
   startedAt: undefined,
+  agreed: [],
   finishedAt: undefined,
   paused: 0,
   pausedSince: undefined,
@@ -72,6 +75,7 @@ function effectOf(state: RunState, event: SessionEvent): RunState {
       ...empty,
       phase: "running",
       steps: event.body.steps,
+      agreed: event.body.agreed ?? [],
       states: event.body.steps.map(() => ({
         spent: 0,
         holds: [],

@@ -53,7 +53,7 @@ export function ArcRun({
   const dayAsked = timing.length > 0 && !dayAgreed;
   const minutes = Object.fromEntries(planned.steps.map((step) => [step.technique, minutesOf(step.minutes)]));
   const start = () => {
-    session.add({ kind: "started", body: { steps: [] } });
+    session.add({ kind: "started", body: { steps: [], ...(timing.length > 0 && { agreed: [...timing] }) } });
     if (made.form) return;
     table.add({ kind: "arc", body: { press: "form", form } });
     // what the plan leaves out is not asked for

@@ -13,7 +13,10 @@ const runStep = object({
 });
 
 const bodies: Record<EventKind, ObjectSchema<Record<string, unknown>>> = {
-  started: object({ steps: array(runStep).max(200).required() }) as never,
+  started: object({
+    steps: array(runStep).max(200).required(),
+    agreed: array(string().trim().min(1).max(500).required()).max(6).optional(),
+  }) as never,
   next: object({ step }),
   back: object({ step }),
   skip: object({ step }),

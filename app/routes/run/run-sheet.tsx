@@ -75,7 +75,7 @@ export function RunSheet({
   const toggle = () => add({ kind: state.phase === "paused" ? "resumed" : "paused", body: {} });
   const next = () =>
     state.phase === "not started"
-      ? add({ kind: "started", body: { steps: [...steps] } })
+      ? add({ kind: "started", body: { steps: [...steps], ...(timing.length > 0 && { agreed: [...timing] }) } })
       : atEnd
         ? add({ kind: "finished", body: {} })
         : add({ kind: "next", body: { step } });
