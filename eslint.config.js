@@ -13,6 +13,29 @@ export default tseslint.config(
       "@typescript-eslint/no-explicit-any": "error",
       "@typescript-eslint/no-unused-vars": ["error", { argsIgnorePattern: "^_", ignoreRestSiblings: true }],
       eqeqeq: "error",
+      // private parts of router, interface and style library change without notice
+      "no-restricted-imports": [
+        "error",
+        {
+          patterns: [
+            {
+              regex:
+                "^(react-router|@react-router/[a-z]+|@mui/[a-z-]+|@emotion/[a-z]+)/(dist|internal|esm|node|build)\\b",
+              message: "A private part of a library.",
+            },
+            {
+              regex: "^@mui/(system|styled-engine|utils|private-theming)\\b",
+              message: "Below the interface library: use @mui/material.",
+            },
+            { regex: "^@mui/material/[A-Za-z]+/.+", message: "A private part of the interface library." },
+            {
+              regex: "^(react-router|@emotion/react|react|react-dom)$",
+              importNamePattern: "(^|_)(UNSAFE|unsafe|INTERNAL|SECRET)_",
+              message: "A private part of a library.",
+            },
+          ],
+        },
+      ],
     },
   },
   {

@@ -1,22 +1,8 @@
-import { fileURLToPath } from "node:url";
 import { reactRouter } from "@react-router/dev/vite";
 import { defineConfig } from "vite";
 import { copyPoseModel } from "./scripts/lib/pose-model.mjs";
 
 const external = ["express", "highs", "knex", "pg", "pg-boss", "sharp", "@node-rs/argon2", "pino", "compression"];
-
-const inRouter = (file: string) =>
-  fileURLToPath(new URL(`./node_modules/react-router/dist/production/${file}`, import.meta.url));
-/** The router's package names its development build only, whatever is asked for. */
-const production = [
-  { find: /^react-router$/, replacement: inRouter("index.mjs") },
-  { find: /^react-router\/dom$/, replacement: inRouter("dom-export.mjs") },
-  // themes of CSS variables: MUI brings them along for whoever makes one, which is nobody here
-  {
-    find: /^\.\/createThemeWithVars\.mjs$/,
-    replacement: fileURLToPath(new URL("./app/ui/no-css-variables.ts", import.meta.url)),
-  },
-];
 
 const packages = (names: string) => new RegExp(`node_modules/(${names})/`);
 /** What nearly every page needs comes in a few files: each file of its own is a question more before a page is there. */
@@ -46,14 +32,11 @@ const groups = [
   { name: "ui", test: /\/app\/ui\//, priority: 3, minShareCount: 6 },
 ];
 
-/** Emotion names this package, but nothing here uses what needs it. */
-const treeshake = { moduleSideEffects: [{ test: packages("hoist-non-react-statics"), sideEffects: false }] };
-
 export default defineConfig(({ command }) => {
   copyPoseModel();
   return {
     plugins: [reactRouter()],
-    resolve: { tsconfigPaths: true, alias: command === "build" ? production : [] },
+    resolve: { tsconfigPaths: true },
     worker: { format: "es" as const },
     build: { chunkSizeWarningLimit: 900 },
     // Bundling the server's dependencies makes the first request five times faster; native and
@@ -71,7 +54,7 @@ export default defineConfig(({ command }) => {
           },
         },
       },
-      client: { build: { rolldownOptions: { output: { codeSplitting: { groups } }, treeshake } } },
+      client: { build: { rolldownOptions: { output: { codeSplitting: { groups } } } } },
     },
     optimizeDeps: {
       entries: ["app/entry.client.tsx", "app/root.tsx", "app/routes/**/*.tsx", "app/workers/*.ts"],

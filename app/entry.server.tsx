@@ -1,6 +1,8 @@
-import type { EmotionCache } from "@emotion/cache";
+import { PassThrough } from "node:stream";
+import { text } from "node:stream/consumers";
 import { CacheProvider } from "@emotion/react";
-import { renderToString } from "react-dom/server";
+import createEmotionServer from "@emotion/server/create-instance";
+import { renderToPipeableStream } from "react-dom/server";
 import {
   isRouteErrorResponse,
   ServerRouter,
@@ -11,63 +13,53 @@ import {
 import { log, withoutWords } from "~app/server/request/log.server";
 import { nonceContext } from "./nonce";
 import { notesOf } from "~app/server/request/request.server";
-import { handOver } from "./hand-over";
 import { makeCache } from "./ui/emotion";
-import { allHere } from "./ui/when-needed";
+
+/** After how long a page that is not drawn is given up (ms). */
+const patience = 10_000;
 
 /**
- * Renders a page whole and as text, then puts the styles it used into its head (with the nonce the policy asks for) and what
- * its loaders said at its end. A stream would send the page piece by piece, and turning some ten thousand pieces into bytes
- * one by one took an eighth of the time; there is nothing here that a page would have to wait for.
+ * Draws a page whole, then puts the styles it used into its head with the nonce that the content policy asks for: styles are
+ * known only when all of it was drawn.
  */
 export default async function handleRequest(
   request: Request,
   status: number,
   headers: Headers,
-  { serverHandoffStream, ...entry }: EntryContext,
+  entry: EntryContext,
   context: RouterContextProvider,
 ): Promise<Response> {
   const nonce = context.get(nonceContext);
   const cache = makeCache(nonce || undefined);
-  // styles are collected, not written beside each element
-  cache.compat = true;
-  const [said] = await Promise.all([new Response(serverHandoffStream).text(), allHere()]);
-  // drawn as text, a page is not said to be one
-  const page = `<!DOCTYPE html>${renderToString(
+  const styles = createEmotionServer(cache);
+  const page = await drawn(
     <CacheProvider value={cache}>
-      <ServerRouter context={{ ...entry, manifest: onTheWay(entry) }} url={request.url} nonce={nonce} />
+      <ServerRouter context={entry} url={request.url} nonce={nonce} />
     </CacheProvider>,
-  )}`;
-  const head = page.indexOf("</head>");
-  const end = page.lastIndexOf("</body>");
+    nonce,
+  );
+  const tags = styles
+    .extractCriticalToChunks(page)
+    .styles.filter(({ css }) => css)
+    .map(({ key, ids, css }) => `<style nonce="${nonce}" data-emotion="${[key, ...ids].join(" ")}">${css}</style>`);
   headers.set("Content-Type", "text/html; charset=utf-8");
-  const whole =
-    page.slice(0, head) + styleTags(cache) + page.slice(head, end) + handOver(said, nonce) + page.slice(end);
-  return new Response(Buffer.from(whole), { headers, status });
+  return new Response(
+    page.replace("</head>", () => `${tags.join("")}</head>`),
+    { headers, status },
+  );
 }
 
-/** The router makes a tree of all routes for every page it draws; of these, only those that led here are in it. */
-function onTheWay({ manifest, staticHandlerContext: { matches } }: EntryContext): EntryContext["manifest"] {
-  const ids = matches.map(({ route }) => route.id);
-  return { ...manifest, routes: Object.fromEntries(ids.map((id) => [id, manifest.routes[id]])) };
-}
-
-/** The styles of one rendering, as the style cache of the page finds them again: each global one by itself, then the others. */
-function styleTags({ key, nonce, inserted, registered }: EmotionCache): string {
-  const tag = (name: string, ids: string[], css: string) =>
-    `<style nonce="${nonce ?? ""}" data-emotion="${name} ${ids.join(" ")}">${css}</style>`;
-  const all = Object.entries(inserted).filter((each): each is [string, string] => typeof each[1] === "string");
-  const [global, regular] = [false, true].map((named) =>
-    all.filter(([id]) => (registered[`${key}-${id}`] !== undefined) === named),
-  ) as [typeof all, typeof all];
-  return [
-    ...global.map(([id, css]) => tag(`${key}-global`, [id], css)),
-    tag(
-      key,
-      regular.map(([id]) => id),
-      regular.map(([, css]) => css).join(""),
-    ),
-  ].join("");
+/** The page as text, once everything in it is there. */
+function drawn(page: React.ReactNode, nonce: string): Promise<string> {
+  return new Promise((resolve, reject) => {
+    const { pipe, abort } = renderToPipeableStream(page, {
+      nonce,
+      onAllReady: () => resolve(text(pipe(new PassThrough()))),
+      onShellError: reject,
+      onError: reject,
+    });
+    setTimeout(abort, patience).unref();
+  });
 }
 
 export const handleError: HandleErrorFunction = (error, { request, context }) => {

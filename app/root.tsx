@@ -3,18 +3,16 @@ import textLetters from "@fontsource-variable/atkinson-hyperlegible-next/files/a
 import "@fontsource-variable/bricolage-grotesque";
 import headingLetters from "@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-wght-normal.woff2?url";
 import CssBaseline from "@mui/material/CssBaseline";
-import { THEME_ID } from "@mui/material/styles";
-import { ThemeProvider } from "@mui/system";
-import { Suspense, type ComponentType, type ReactNode } from "react";
+import { ThemeProvider } from "@mui/material/styles";
+import { lazy, Suspense, type ComponentType, type ReactNode } from "react";
 import { Links, Meta, Outlet, Scripts, ScrollRestoration, useMatches, useRouteLoaderData } from "react-router";
 import type { Route } from "./+types/root";
 import { nonceContext } from "./nonce";
 import { Notices } from "./ui/notices";
+import { PageSheet } from "./ui/page";
 import { useReloadForUnknown } from "./ui/reload-for-unknown";
-import "./ui/plain.css";
 import { SignInAgain } from "./ui/sign-in-again";
 import { themes } from "./ui/theme";
-import { whenNeeded } from "./ui/when-needed";
 
 /** Letters are asked for with the page, not after its styles were read. */
 const font = (href: string) =>
@@ -60,14 +58,9 @@ export function Layout({ children }: { children: ReactNode }) {
   );
 }
 
-/**
- * The provider of the theme's own library: that of the components also brings all that switches colours in the page. Given
- * with its id, a theme is handed down as it is; a bare one would be merged into a copy in every rendering, and all that is
- * kept for a theme be computed again.
- */
 function Themed({ children, dim }: { children: ReactNode; dim: boolean }) {
   return (
-    <ThemeProvider themeId={THEME_ID} theme={themes[dim ? "dim" : "light"]}>
+    <ThemeProvider theme={themes[dim ? "dim" : "light"]}>
       <CssBaseline />
       <Notices>{children}</Notices>
       <SignInAgain />
@@ -85,12 +78,12 @@ export default function Root() {
 
 /** Where a fault's page cannot be fetched: the network is what failed. */
 const Unreachable = () => (
-  <main className="page">
+  <PageSheet as="main">
     <h1>No connection</h1>
     <p>Everything you had confirmed is stored. Load the page again when the network is back.</p>
-  </main>
+  </PageSheet>
 );
-const FaultPage = whenNeeded((): Promise<{ default: ComponentType<{ error: unknown }> }> =>
+const FaultPage = lazy((): Promise<{ default: ComponentType<{ error: unknown }> }> =>
   import("./ui/fault-page").catch(() => ({ default: Unreachable })),
 );
 

@@ -1,6 +1,7 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { isRouteErrorResponse } from "react-router";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Mark } from "./mark";
 
 /** What happened, what was kept, what to do: for every fault a page can meet. */

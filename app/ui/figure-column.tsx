@@ -1,8 +1,10 @@
 import { useState, type ReactNode } from "react";
 import type { FigureView } from "~core/anatomy/figure";
 import { laidOut, sightSets, type Sight, type SightSet } from "~core/anatomy/sights";
-import { Box, Typography } from "~app/ui/box";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 
 const sets = Object.keys(sightSets) as SightSet[];
 

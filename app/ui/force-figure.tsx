@@ -3,7 +3,7 @@ import { depthOf, layerKeys, layerName } from "~core/anatomy/layers";
 import { structureOf } from "~core/anatomy/structures";
 import { forces, forceWords } from "~core/techniques/forces";
 import { positionName, type Position, type Technique } from "~core/techniques/technique";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 import { Fine } from "./fine";
 import { depthColours } from "./theme";
 

@@ -6,7 +6,7 @@ import { styled } from "@mui/material/styles";
  */
 export const HandSide = styled("div")({
   "@media (pointer: coarse)": {
-    "& .button, & .toggle, & nav button, & .MuiInputBase-root": { minHeight: 48, fontSize: 16 },
+    "& .MuiButton-root, & .MuiToggleButton-root, & nav button, & .MuiInputBase-root": { minHeight: 48, fontSize: 16 },
     "& nav button small, & nav h3, & .MuiInputBase-input, & .MuiFormHelperText-root, & .MuiInputLabel-root": {
       fontSize: 16,
     },

@@ -1,5 +1,6 @@
 import type { Moment } from "~core/findings/restriction";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 
 /** Before or after the work of a visit. */
 export function MomentToggle({

@@ -1,12 +1,12 @@
 import Alert from "@mui/material/Alert";
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import Snackbar from "@mui/material/Snackbar";
 
 export type Options = { severity?: "info" | "error"; undo?: () => void; again?: () => void };
 export type Notice = Options & { key: number; text: string };
 
 /** One notice at the foot of the page, with the way back or on that it offers. */
-export default function ShownNotice({ notice, close }: { notice: Notice; close: () => void }) {
+export function ShownNotice({ notice, close }: { notice: Notice; close: () => void }) {
   const { undo } = notice;
   const act = undo ?? notice.again;
   return (

@@ -1,36 +1,12 @@
 import { useLocation } from "react-router";
-import { createContext, lazy, Suspense, useCallback, useContext, useEffect, useState, type ReactNode } from "react";
+import { createContext, useCallback, useContext, useEffect, useState, type ReactNode } from "react";
 import { notKept, type NotKept } from "./keep-typed";
-import type { Notice, Options } from "./notice";
+import { ShownNotice, type Notice, type Options } from "./notice";
 import { onOtherTabs } from "./other-tabs";
 
 type Notify = (text: string, options?: Options) => void;
 
 const NotifyContext = createContext<Notify>(() => undefined);
-
-/** What a notice says where it cannot be drawn as usual: the network went before the page was at rest. */
-const Bare = ({ notice: { text, again, undo }, close }: { notice: Notice; close: () => void }) => (
-  <div role="alert" className="notice-bare">
-    {text}
-    {(undo ?? again) && (
-      <button
-        type="button"
-        className="plain-button"
-        onClick={() => {
-          (undo ?? again)!();
-          close();
-        }}
-      >
-        {undo ? "Undo" : "Load again"}
-      </button>
-    )}
-    <button type="button" className="plain-button" onClick={close}>
-      Close
-    </button>
-  </div>
-);
-const drawing = () => import("./notice");
-const Shown = lazy(() => drawing().catch(() => ({ default: Bare })));
 
 /** Says what was just done, with a way back where there is one. */
 export const useNotify = (): Notify => useContext(NotifyContext);
@@ -42,11 +18,11 @@ export function Notices({ children }: { children: ReactNode }) {
     (text, options = {}) => setNotice((last) => ({ key: (last?.key ?? 0) + 1, text, ...options })),
     [],
   );
-  // what notices and faults are drawn with is there before it is needed: without a network it could not be fetched. Only
-  // the first page of all does without: it would come while "Sign in" is pressed.
+  // what a fault is drawn with is there before it is needed: without a network it could not be fetched. Only the first
+  // page of all does without: it would come while "Sign in" is pressed.
   const signingIn = useLocation().pathname === "/sign-in";
   useEffect(() => {
-    if (!signingIn) void Promise.all([drawing(), import("./fault-page")]).catch(() => undefined);
+    if (!signingIn) void import("./fault-page").catch(() => undefined);
   }, [signingIn]);
   useEffect(() => {
     const lost = (event: Event) => {
@@ -86,11 +62,7 @@ export function Notices({ children }: { children: ReactNode }) {
   return (
     <NotifyContext.Provider value={notify}>
       {children}
-      {notice && (
-        <Suspense>
-          <Shown key={notice.key} notice={notice} close={close} />
-        </Suspense>
-      )}
+      {notice && <ShownNotice key={notice.key} notice={notice} close={close} />}
     </NotifyContext.Provider>
   );
 }

@@ -1,5 +1,23 @@
 import type { ReactNode } from "react";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import { styled } from "@mui/material/styles";
+import Typography from "@mui/material/Typography";
+
+/** The place a page's content has, beside the rail or above it. */
+export const PageSheet = styled("div")(({ theme: { breakpoints } }) => ({
+  padding: "20px 24px 48px",
+  maxWidth: 1280,
+  [breakpoints.down("sm")]: { paddingInline: 16 },
+}));
+const Head = styled("div")({
+  display: "flex",
+  flexWrap: "wrap",
+  alignItems: "center",
+  gap: 16,
+  minHeight: 48,
+  marginBottom: 16,
+});
+const Heading = styled("div")({ flex: 1, minWidth: 220 });
 
 /** A place's page: heading, what can be done, and the content under a hairline. */
 export function Page({
@@ -14,16 +32,16 @@ export function Page({
   children: ReactNode;
 }) {
   return (
-    <div className="page">
-      <div className="page-head">
-        <div>
-          <h1>{title}</h1>
-          {note && <p>{note}</p>}
-        </div>
+    <PageSheet>
+      <Head>
+        <Heading>
+          <Typography variant="h1">{title}</Typography>
+          {note && <Typography sx={{ color: "text.secondary", mt: 0.5 }}>{note}</Typography>}
+        </Heading>
         {actions}
-      </div>
+      </Head>
       {children}
-    </div>
+    </PageSheet>
   );
 }
 

@@ -6,7 +6,7 @@ import type { OnPlace } from "~core/screening/on-place";
 import { placesReached } from "~core/techniques/reached";
 import type { Technique } from "~core/techniques/technique";
 import type { Side } from "~core/units";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 import { BodyFigure } from "./body-figure";
 
 /** Where a technique reaches, the more of its time the darker, on the sides it is done on; hatched what is out for this client. */

@@ -1,5 +1,6 @@
-import { Box, Typography } from "./box";
-import { Button } from "./button";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import Button from "@mui/material/Button";
 import type { useOutbox } from "./use-outbox";
 
 /** What was pressed and not taken, with the reason: sent once more when that is settled, or given up. */

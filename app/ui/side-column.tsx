@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 
 /**
  * A column beside what is worked on, with a list of its own length that scrolls by itself. Where there is no room beside it,

@@ -1,8 +1,9 @@
 import Dialog from "@mui/material/Dialog";
 import TextField from "@mui/material/TextField";
 import { useState, type FormEvent } from "react";
-import { Button } from "./button";
-import { Box, Typography } from "./box";
+import Button from "@mui/material/Button";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 
 /** Signs the same person in again, in place: the page under it, and all that was typed in it, stays. */
 export default function SignInDialog({

@@ -1,8 +1,8 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useTheme } from "@mui/material/styles";
 import { useRef, type PointerEvent } from "react";
 import type { Stroke } from "~core/consent/consent";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 
 const width = 1000;
 const height = 300;

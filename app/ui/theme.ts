@@ -99,11 +99,6 @@ function makeTheme(mode: "light" | "dim"): Theme {
     components: {
       MuiCssBaseline: {
         styleOverrides: {
-          // for what is dressed by plain.css
-          ":root": {
-            ...Object.fromEntries(Object.entries(t).map(([name, colour]) => [`--${name}`, colour])),
-            "--heading": heading,
-          },
           body: { fontVariantNumeric: "tabular-nums", backgroundColor: t.paper, color: t.ink },
           "*:focus-visible": ring,
           "@media (prefers-reduced-motion: reduce)": {
@@ -118,6 +113,28 @@ function makeTheme(mode: "light" | "dim"): Theme {
       MuiButtonBase: {
         defaultProps: { disableRipple: true },
         styleOverrides: { root: { "&.Mui-focusVisible": ring } },
+      },
+      MuiButton: {
+        defaultProps: { disableElevation: true },
+        styleOverrides: {
+          root: { minHeight: 40, paddingInline: 16 },
+          sizeSmall: { paddingBlock: 4 },
+          sizeLarge: { paddingBlock: 8 },
+          outlined: { color: t.ink, borderColor: t.line },
+        },
+      },
+      MuiToggleButton: {
+        styleOverrides: {
+          root: {
+            padding: "5px 12px",
+            color: t.inkSoft,
+            borderColor: t.line,
+            // what is chosen stays in its colour under a pointer
+            "&.Mui-selected, &.Mui-selected:hover": { backgroundColor: t.emberWash, color: t.ink, fontWeight: 650 },
+            "&.Mui-focusVisible": { zIndex: 1 },
+          },
+          sizeSmall: { fontSize: 13 },
+        },
       },
       MuiChip: { styleOverrides: { root: { "&:focus-visible": ring } } },
       MuiMenuItem: { styleOverrides: { root: { "&.Mui-focusVisible": { outlineOffset: -2 } } } },

@@ -1,5 +1,4 @@
 import { randomUUID } from "node:crypto";
-import { UNSAFE_decodeViaTurboStream as decode } from "react-router";
 import sharp from "sharp";
 import { post, signIn } from "../server";
 import { addresses, fingerprint, kiln, secondPractice, within } from "./practices";
@@ -145,10 +144,13 @@ export async function reusedIds(base: string, appUrl: string, times = 6): Promis
   };
   const figures = async (path: string) => {
     const answer = await fetch(`${base}${path}.data`, { headers: { Cookie: mine } });
-    // what is said, not how it was written down: that depends on which parts of it are one object
-    const { value } = await decode(answer.body!, globalThis as never);
-    // without what is made for each request: ids for new rows, and the page's nonce
-    return JSON.stringify(await value).replace(/"[0-9a-f-]{36}"|"[A-Za-z0-9+/]{22}=="/g, "");
+    // what is said, not how it was written down: that depends on which parts of it are one object; and without what is
+    // made for each request: ids for new rows, and the page's nonce
+    const said = (await answer.text()).match(/"(?:[^"\\]|\\.)*"|-?\d+\.\d+/g) ?? [];
+    return [...new Set(said)]
+      .map((each) => each.replace(/[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}|[A-Za-z0-9+/]{22}==/g, ""))
+      .sort()
+      .join();
   };
   const before = await fingerprint(appUrl, kiln);
   const shown = ["change", "assess/stand"].map((stage) => `/clients/${ids.clientId![0]}/${stage}`);

@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import MuiLink from "@mui/material/Link";
 import { addDays, addWeeks, format, parseISO, startOfWeek } from "date-fns";
 import { Link } from "react-router";
@@ -6,7 +6,8 @@ import type { Route } from "./+types/calendar";
 import { addressOf } from "~app/server/request/address.server";
 import { inSession } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Page } from "~app/ui/page";
 import { visitsBetween } from "~data/visits";
 

@@ -1,4 +1,7 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
+import Chip from "@mui/material/Chip";
+import Tooltip from "@mui/material/Tooltip";
+import Typography from "@mui/material/Typography";
 import { useEffect, useMemo, useRef } from "react";
 import { Link, Outlet, useLocation, useMatches, useNavigation } from "react-router";
 import type { Route } from "./+types/client";
@@ -15,11 +18,11 @@ import { known } from "~app/server/known.server";
 import { today } from "~app/server/today.server";
 import { shortDay } from "~app/ui/dates";
 import { FigureShape } from "~app/ui/figure-shape";
-import { useFollow } from "~app/ui/follow";
-import { Hint } from "~app/ui/hint";
 import { getClient } from "~data/clients";
 import { answersOf } from "~data/screening";
 import { seriesOf } from "~data/series";
+import { ChipRow, Head, HeadLine, PartLinks, StageLinks, Under } from "./client-head";
+import { CautionChip } from "./cautions/caution-chip";
 import { CautionChips } from "./cautions/caution-chips";
 import { PathStrip } from "./path-strip";
 import type { StripVisit } from "./path-strip-layout";
@@ -119,7 +122,6 @@ export default function ClientFrame({ loaderData: told }: Route.ComponentProps) 
   const { client, age, visit, today, strip, ceiling, cautions, screened } = loaderData;
   const shape = useMemo(() => shapeOf(client.build ?? "middle", client.statureMm), [client.build, client.statureMm]);
   const { pathname, search } = useLocation();
-  const follow = useFollow();
   const base = `/clients/${client.id}`;
   const stage = pathname.slice(base.length + 1);
   // what was pressed looks chosen at once, and its parts are there, before the page itself is
@@ -129,7 +131,7 @@ export default function ClientFrame({ loaderData: told }: Route.ComponentProps) 
   // the page one is on is in sight, also where the row is longer than the screen
   const row = useRef<HTMLElement>(null);
   useEffect(() => {
-    const here = row.current?.querySelector<HTMLElement>(".chosen");
+    const here = row.current?.querySelector<HTMLElement>("[data-chosen=true]");
     if (row.current && here)
       row.current.scrollLeft = here.offsetLeft - (row.current.clientWidth - here.clientWidth) / 2;
   }, [shown]);
@@ -137,61 +139,63 @@ export default function ClientFrame({ loaderData: told }: Route.ComponentProps) 
   const slim = useMatches().some((match) => (match.handle as { slim?: boolean } | undefined)?.slim);
   return (
     <>
-      <header className="client-head">
-        <div className="client-head-line">
-          <h1>{client.name}</h1>
-          <p>
+      <Head>
+        <HeadLine>
+          <Typography variant="h1" sx={{ fontSize: 23 }}>
+            {client.name}
+          </Typography>
+          <Typography sx={{ color: "text.secondary" }}>
             {[age, client.occupation].filter(Boolean).join(", ")}
             {slim && ` · visit ${visit.ordinal}, ${shortDay(visit.onDate, today)}`}
-          </p>
-          <div className="client-chips">
-            <Hint says="The highest pressure for the whole body, 0 to 10 as the client reports it: the lowest of what they want, what the series is set to, how you work and what cautions leave. No step is planned above it.">
-              {(more) => (
-                <span className="chip" tabIndex={0} aria-describedby={more}>
-                  {ceilingWords(ceiling)}
-                </span>
-              )}
-            </Hint>
+          </Typography>
+          <ChipRow>
+            <Tooltip
+              describeChild
+              enterTouchDelay={0}
+              title="The highest pressure for the whole body, 0 to 10 as the client reports it: the lowest of what they want, what the series is set to, how you work and what cautions leave. No step is planned above it."
+            >
+              <CautionChip look="acts" tabIndex={0} label={ceilingWords(ceiling)} />
+            </Tooltip>
             <CautionChips clientId={client.id} cautions={cautions} screened={screened} today={today} />
-            {client.archivedAt && <span className="chip chip-put-away">Archived</span>}
-          </div>
+            {client.archivedAt && <Chip label="Archived" />}
+          </ChipRow>
           <Button component={Link} to={`${base}/edit`} color="inherit" sx={{ color: "text.secondary", ml: "auto" }}>
             Edit client
           </Button>
-        </div>
+        </HeadLine>
         {!slim && <PathStrip visits={strip} shown={visit.ordinal} />}
-        <nav aria-label="Stages" className="stages" onClick={follow}>
+        <StageLinks aria-label="Stages">
           {stages.map(({ name, path, under }) => (
-            <a
+            <Link
               key={name}
-              href={`${base}${path && `/${path}`}${search}`}
+              to={`${base}${path && `/${path}`}${search}`}
               aria-current={(under ? stage.startsWith(under) : stage === path) ? "page" : undefined}
-              className={(under ? shown.startsWith(under) : shown === path) ? "chosen" : undefined}
+              data-chosen={under ? shown.startsWith(under) : shown === path}
             >
               {name}
-            </a>
+            </Link>
           ))}
-        </nav>
-      </header>
+        </StageLinks>
+      </Head>
       {part && (
-        <nav ref={row} aria-label={stages.find((each) => each.under === part)!.name} className="parts" onClick={follow}>
+        <PartLinks ref={row} aria-label={stages.find((each) => each.under === part)!.name}>
           {parts[part]!.map(({ name, path }) => (
-            <a
+            <Link
               key={name}
-              href={`${base}/${path}${search}`}
+              to={`${base}/${path}${search}`}
               aria-current={stage === path ? "page" : undefined}
-              className={shown === path ? "chosen" : undefined}
+              data-chosen={shown === path}
             >
               {name}
-            </a>
+            </Link>
           ))}
-        </nav>
+        </PartLinks>
       )}
-      <div className="client-body">
+      <Under>
         <FigureShape value={shape}>
           <Outlet />
         </FigureShape>
-      </div>
+      </Under>
     </>
   );
 }

@@ -1,8 +1,7 @@
 import { useTheme } from "@mui/material/styles";
-import { useLocation } from "react-router";
-import { Box } from "~app/ui/box";
+import { Link, useLocation } from "react-router";
+import Box from "@mui/material/Box";
 import { CautionMark } from "~app/ui/caution-mark";
-import { useFollow } from "~app/ui/follow";
 import { stripLayout, type StripVisit } from "./path-strip-layout";
 
 const stateWord = { done: "done", current: "current", planned: "planned" } as const;
@@ -12,9 +11,8 @@ export function PathStrip({ visits, shown }: { visits: readonly StripVisit[]; sh
   const { tokens } = useTheme();
   const { pathname } = useLocation();
   const strip = stripLayout(visits, 1148);
-  const follow = useFollow(true);
   return (
-    <Box component="nav" aria-label="Visits of the series" sx={{ overflowX: "auto" }} onClick={follow}>
+    <Box component="nav" aria-label="Visits of the series" sx={{ overflowX: "auto" }}>
       <svg
         viewBox={`0 0 ${strip.width} ${strip.height}`}
         width="100%"
@@ -60,8 +58,9 @@ export function PathStrip({ visits, shown }: { visits: readonly StripVisit[]; sh
                   {node.kept}
                 </text>
               )}
-              <a
-                href={`${pathname}?visit=${node.ordinal}`}
+              <Link
+                to={`${pathname}?visit=${node.ordinal}`}
+                preventScrollReset
                 aria-label={`Visit ${node.ordinal}, ${node.name}, ${stateWord[node.state]}${node.light ? ", light touch" : ""}${node.broken ? ", breaks a caution" : ""}`}
                 aria-current={node.ordinal === shown ? "step" : undefined}
               >
@@ -101,7 +100,7 @@ export function PathStrip({ visits, shown }: { visits: readonly StripVisit[]; sh
                 >
                   {node.ordinal} {node.name}
                 </text>
-              </a>
+              </Link>
             </g>
           );
         })}

@@ -1,6 +1,6 @@
 import { yupResolver } from "@hookform/resolvers/yup";
-import { Alert } from "~app/ui/alert";
-import { Button } from "~app/ui/button";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useEffect, type ReactNode } from "react";
@@ -10,7 +10,7 @@ import { regions } from "~core/anatomy/regions";
 import type { FieldErrors } from "~app/validation";
 import { builds } from "~core/anatomy/shape";
 import { clientSchema, mostFurther, type ClientForm } from "./client-form";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 import { WhenReady } from "~app/ui/when-ready";
 
 const regionChoices = [

@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import InputAdornment from "@mui/material/InputAdornment";
 import TextField from "@mui/material/TextField";
 import { useEffect, useRef } from "react";
@@ -8,8 +8,9 @@ import { ageOn } from "~core/client";
 import { addressOf } from "~app/server/request/address.server";
 import { inSession } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
-import { Icon, icons } from "~app/ui/icon";
-import { Box } from "~app/ui/box";
+import Search from "@mui/icons-material/Search";
+import { styled } from "@mui/material/styles";
+import Box from "@mui/material/Box";
 import { shortDay } from "~app/ui/dates";
 import { versionOf } from "~app/validation";
 import { useNotify } from "~app/ui/notices";
@@ -39,6 +40,33 @@ export function action({ context }: Route.ActionArgs) {
 }
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
+
+/** A row a client: who, what for, how far, when; on a phone only who. */
+const Rows = styled("ul")(({ theme: { tokens, breakpoints } }) => ({
+  listStyle: "none",
+  padding: 0,
+  margin: 0,
+  "& > li": {
+    display: "grid",
+    gridTemplateColumns: "300px 1fr 190px 150px auto",
+    alignItems: "center",
+    columnGap: 24,
+    padding: "10px 0",
+    borderTop: `1px solid ${tokens.line}`,
+    [breakpoints.down("md")]: { gridTemplateColumns: "1fr auto" },
+  },
+  "& p": { margin: 0 },
+  "& a": {
+    fontSize: 17,
+    fontWeight: 650,
+    color: tokens.ink,
+    textDecoration: "none",
+    "&:hover": { textDecoration: "underline", textDecorationColor: tokens.ember },
+  },
+  "& .soft": { color: tokens.inkSoft, fontSize: 14 },
+  "& .complaint": { fontSize: 14.5, overflow: "hidden", textOverflow: "ellipsis", whiteSpace: "nowrap" },
+  "& .wide": { [breakpoints.down("md")]: { display: "none" } },
+}));
 
 export default function Clients({ loaderData: { clients, more, most, later, archived, today } }: Route.ComponentProps) {
   const [params] = useSearchParams();
@@ -92,7 +120,7 @@ export default function Clients({ loaderData: { clients, more, most, later, arch
             input: {
               startAdornment: (
                 <InputAdornment position="start">
-                  <Icon drawn={icons.search} height={20} />
+                  <Search fontSize="small" />
                 </InputAdornment>
               ),
             },
@@ -121,22 +149,20 @@ export default function Clients({ loaderData: { clients, more, most, later, arch
           </Empty>
         )
       ) : (
-        <ul className="clients">
+        <Rows>
           {clients.map((client) => (
             <li key={client.id}>
               <div>
                 <Link to={`/clients/${client.id}`}>{client.name}</Link>
-                <p className="clients-soft">
-                  {[ageOn(client.born, today), client.occupation].filter(Boolean).join(", ")}
-                </p>
+                <p className="soft">{[ageOn(client.born, today), client.occupation].filter(Boolean).join(", ")}</p>
               </div>
-              <p className="clients-complaint clients-wide" title={client.complaint}>
+              <p className="complaint wide" title={client.complaint}>
                 {client.complaint}
               </p>
-              <div className="clients-wide">
+              <div className="wide">
                 <Progress done={client.visitsDone} planned={client.visitsPlanned} />
               </div>
-              <p className="clients-soft clients-wide">
+              <p className="soft wide">
                 {client.nextVisit
                   ? `next ${shortDay(client.nextVisit, today)}`
                   : client.lastVisit
@@ -146,7 +172,7 @@ export default function Clients({ loaderData: { clients, more, most, later, arch
               <ArchiveButton client={client} archived={archived} />
             </li>
           ))}
-        </ul>
+        </Rows>
       )}
       {(more || later) && (
         <Box sx={{ display: "flex", gap: 1.5, mt: 2 }}>
@@ -179,9 +205,10 @@ function ArchiveButton({
   const submit = useSubmit();
   const send = (intent: string) => fetcher.submit({ id, intent, version }, { method: "post", action: "/clients" });
   return (
-    <button
-      type="button"
-      className="plain-button"
+    <Button
+      size="small"
+      color="inherit"
+      sx={{ color: "text.secondary" }}
       aria-label={`${archived ? "Bring back" : "Archive"} ${name}`}
       onClick={() => {
         void send(archived ? "restore" : "archive");
@@ -196,6 +223,6 @@ function ArchiveButton({
       }}
     >
       {archived ? "Bring back" : "Archive"}
-    </button>
+    </Button>
   );
 }

@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { randomUUID } from "node:crypto";
 import { data, Link, redirect } from "react-router";
 import type { Route } from "./+types/new-client";

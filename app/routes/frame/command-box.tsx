@@ -4,7 +4,8 @@ import TextField from "@mui/material/TextField";
 import { useEffect, useMemo, useState } from "react";
 import { useFetcher, useNavigate, useParams } from "react-router";
 import type { loader as clientsLoader } from "~app/routes/clients/clients";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 
 type Command = { label: string; group: string; to: string };
 

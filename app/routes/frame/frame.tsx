@@ -1,4 +1,5 @@
 import LinearProgress from "@mui/material/LinearProgress";
+import { styled } from "@mui/material/styles";
 import { Outlet, useNavigation } from "react-router";
 import type { Route } from "./+types/frame";
 import { ownInUse } from "~core/series/own-library";
@@ -6,6 +7,21 @@ import { asking, signedIn } from "~app/server/request/session.server";
 import { bringLibrary, framed } from "~app/ui/library-in-use";
 import { CommandKeys } from "./command-keys";
 import { Rail } from "./rail";
+
+const Shell = styled("div")({ display: "flex", minHeight: "100dvh" });
+const SkipLink = styled("a")(({ theme: { tokens } }) => ({
+  position: "absolute",
+  left: -9999,
+  "&:focus": { left: 8, top: 8, zIndex: 10, background: tokens.sheet, padding: 8 },
+}));
+const Content = styled("main")(({ theme }) => ({
+  flex: 1,
+  minWidth: 0,
+  position: "relative",
+  outline: "none",
+  // above the rail at the foot of a phone
+  [theme.breakpoints.down("sm")]: { paddingBottom: 72 },
+}));
 
 export const middleware: Route.MiddlewareFunction[] = [signedIn];
 
@@ -29,12 +45,10 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
   bringLibrary(loaderData.library);
   const waiting = useNavigation().state === "loading";
   return (
-    <div className="frame">
-      <a href="#content" className="frame-skip">
-        Skip to content
-      </a>
+    <Shell>
+      <SkipLink href="#content">Skip to content</SkipLink>
       <Rail practitioner={loaderData.practitioner} />
-      <main id="content" tabIndex={-1} className="frame-content">
+      <Content id="content" tabIndex={-1}>
         {waiting && (
           <LinearProgress
             aria-label="Loading"
@@ -42,8 +56,8 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
           />
         )}
         <Outlet />
-      </main>
+      </Content>
       <CommandKeys />
-    </div>
+    </Shell>
   );
 }

@@ -1,44 +1,82 @@
-import { Button } from "~app/ui/button";
+import AccessTime from "@mui/icons-material/AccessTime";
+import AutoStoriesOutlined from "@mui/icons-material/AutoStoriesOutlined";
+import CalendarTodayOutlined from "@mui/icons-material/CalendarTodayOutlined";
+import PersonOutlined from "@mui/icons-material/PersonOutlined";
+import ShowChart from "@mui/icons-material/ShowChart";
+import Button from "@mui/material/Button";
 import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
+import { styled } from "@mui/material/styles";
 import { useState } from "react";
-import { useFetcher, useLocation, useNavigation } from "react-router";
-import { useFollow } from "~app/ui/follow";
-import { Icon } from "~app/ui/icon";
+import { Link, useFetcher, useLocation, useNavigation } from "react-router";
 import { Mark } from "~app/ui/mark";
 
-/** `drawn`: paths of Material's own icons (AccessTime, Person, CalendarToday, AutoStories outlined, ShowChart). */
 const places = [
-  {
-    to: "/",
-    name: "Today",
-    drawn:
-      "M11.99 2C6.47 2 2 6.48 2 12s4.47 10 9.99 10C17.52 22 22 17.52 22 12S17.52 2 11.99 2M12 20c-4.42 0-8-3.58-8-8s3.58-8 8-8 8 3.58 8 8-3.58 8-8 8M12.5 7H11v6l5.25 3.15.75-1.23-4.5-2.67z",
-  },
-  {
-    to: "/clients",
-    name: "Clients",
-    drawn:
-      "M12 6c1.1 0 2 .9 2 2s-.9 2-2 2-2-.9-2-2 .9-2 2-2m0 10c2.7 0 5.8 1.29 6 2H6c.23-.72 3.31-2 6-2m0-12C9.79 4 8 5.79 8 8s1.79 4 4 4 4-1.79 4-4-1.79-4-4-4m0 10c-2.67 0-8 1.34-8 4v2h16v-2c0-2.66-5.33-4-8-4",
-  },
-  {
-    to: "/calendar",
-    name: "Calendar",
-    drawn:
-      "M20 3h-1V1h-2v2H7V1H5v2H4c-1.1 0-2 .9-2 2v16c0 1.1.9 2 2 2h16c1.1 0 2-.9 2-2V5c0-1.1-.9-2-2-2m0 18H4V10h16zm0-13H4V5h16z",
-  },
-  {
-    to: "/library",
-    name: "Library",
-    drawn:
-      "M22.47 5.2c-.47-.24-.96-.44-1.47-.61v12.03c-1.14-.41-2.31-.62-3.5-.62-1.9 0-3.78.54-5.5 1.58V5.48C10.38 4.55 8.51 4 6.5 4c-1.79 0-3.48.44-4.97 1.2-.33.16-.53.51-.53.88v12.08c0 .58.47.99 1 .99q.24 0 .48-.12C3.69 18.4 5.05 18 6.5 18c2.07 0 3.98.82 5.5 2 1.52-1.18 3.43-2 5.5-2 1.45 0 2.81.4 4.02 1.04q.24.12.48.12c.52 0 1-.41 1-.99V6.08c0-.37-.2-.72-.53-.88M10 16.62C8.86 16.21 7.69 16 6.5 16s-2.36.21-3.5.62V6.71C4.11 6.24 5.28 6 6.5 6c1.2 0 2.39.25 3.5.72zM19 .5l-5 5V15l5-4.5z",
-  },
-  {
-    to: "/practice",
-    name: "Practice",
-    drawn: "m3.5 18.49 6-6.01 4 4L22 6.92l-1.41-1.41-7.09 7.97-4-4L2 16.99z",
-  },
+  { to: "/", name: "Today", Icon: AccessTime },
+  { to: "/clients", name: "Clients", Icon: PersonOutlined },
+  { to: "/calendar", name: "Calendar", Icon: CalendarTodayOutlined },
+  { to: "/library", name: "Library", Icon: AutoStoriesOutlined },
+  { to: "/practice", name: "Practice", Icon: ShowChart },
 ];
+
+const Strip = styled("nav")(({ theme: { tokens, breakpoints } }) => ({
+  width: 84,
+  flexShrink: 0,
+  position: "sticky",
+  top: 0,
+  height: "100dvh",
+  zIndex: 20,
+  display: "flex",
+  flexDirection: "column",
+  background: tokens.paper,
+  borderRight: `1px solid ${tokens.line}`,
+  [breakpoints.down("sm")]: {
+    width: "100%",
+    position: "fixed",
+    bottom: 0,
+    top: "auto",
+    height: 64,
+    flexDirection: "row",
+    borderRight: "none",
+    borderTop: `1px solid ${tokens.line}`,
+  },
+}));
+const Home = styled(Link)(({ theme: { breakpoints } }) => ({
+  display: "grid",
+  placeItems: "center",
+  height: 80,
+  [breakpoints.down("sm")]: { display: "none" },
+}));
+/** `data-chosen`: what was pressed looks chosen at once, before its page is there. */
+const Place = styled(Link)(({ theme: { tokens, breakpoints } }) => ({
+  flex: "none",
+  height: 67,
+  display: "flex",
+  flexDirection: "column",
+  alignItems: "center",
+  justifyContent: "center",
+  gap: 4,
+  fontSize: 12.5,
+  textDecoration: "none",
+  color: tokens.inkSoft,
+  borderLeft: "3px solid transparent",
+  "&:hover": { color: tokens.ink },
+  "&[data-chosen=true]": {
+    color: tokens.ink,
+    fontWeight: 700,
+    borderLeftColor: tokens.ember,
+    background: tokens.emberWash,
+  },
+  "& svg": { fontSize: 22 },
+  [breakpoints.down("sm")]: { flex: 1, height: 64, borderLeft: "none" },
+}));
+const Foot = styled("div")(({ theme: { breakpoints } }) => ({
+  marginTop: "auto",
+  paddingBottom: 16,
+  display: "grid",
+  placeItems: "center",
+  [breakpoints.down("sm")]: { flex: 1, marginTop: 0, paddingBottom: 0 },
+}));
 
 /** The five places, and the account at the foot; on a phone the rail lies at the bottom. */
 export function Rail({
@@ -47,30 +85,28 @@ export function Rail({
   practitioner: { name: string; practiceName: string; settings: { dim?: boolean } };
 }) {
   const { pathname } = useLocation();
-  // what was pressed looks chosen at once
   const { location: next } = useNavigation();
   const at = (to: string, path: string) => (to === "/" ? path === "/" : `${path}/`.startsWith(`${to}/`));
-  const follow = useFollow();
   return (
-    <nav aria-label="Places" className="rail" onClick={follow}>
-      <a href="/" aria-label="Ember Path, Today" className="rail-mark">
+    <Strip aria-label="Places">
+      <Home to="/" aria-label="Ember Path, Today">
         <Mark size={42} />
-      </a>
-      {places.map(({ to, name, drawn }) => (
-        <a
+      </Home>
+      {places.map(({ to, name, Icon }) => (
+        <Place
           key={to}
-          href={to}
+          to={to}
           aria-current={at(to, pathname) ? "page" : undefined}
-          className={at(to, (next ?? { pathname }).pathname) ? "rail-place chosen" : "rail-place"}
+          data-chosen={at(to, (next ?? { pathname }).pathname)}
         >
-          <Icon drawn={drawn} height={22} />
+          <Icon />
           {name}
-        </a>
+        </Place>
       ))}
-      <div className="rail-account">
+      <Foot>
         <Account practitioner={practitioner} />
-      </div>
-    </nav>
+      </Foot>
+    </Strip>
   );
 }
 

@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useEffect, useState } from "react";
 import { data, redirect, useFetcher, useNavigation } from "react-router";
@@ -8,7 +8,8 @@ import { answers, answerWord, askedKeys, questions, rescreen, type Answer } from
 import { database } from "~app/server/request/database.server";
 import { answering } from "~app/server/request/faults.server";
 import { asking, bodyOf, inSession, signedIn } from "~app/server/request/session.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Mark } from "~app/ui/mark";
 import { validate } from "~app/validation";
 import { getClient } from "~data/clients";

@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useMemo } from "react";
 import { Link } from "react-router";
 import { placeNames } from "~core/anatomy/places";
@@ -16,7 +16,8 @@ import { safetyTags, type SafetyTag } from "~core/techniques/safety-tags";
 import { hasTag } from "~core/techniques/touches";
 import { passesOf, positionName, type Technique } from "~core/techniques/technique";
 import { capitalised } from "~core/words";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 import { ForceFigure } from "~app/ui/force-figure";
 import { ReachFigure } from "~app/ui/reach-figure";

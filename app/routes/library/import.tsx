@@ -1,5 +1,5 @@
-import { Alert } from "~app/ui/alert";
-import { Button } from "~app/ui/button";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import MuiLink from "@mui/material/Link";
 import TextField from "@mui/material/TextField";
 import { useEffect, useRef, useState } from "react";
@@ -14,11 +14,13 @@ import { decide } from "~app/server/request/library.server";
 import { answering } from "~app/server/request/faults.server";
 import { asking, bodyOf, inSession } from "~app/server/request/session.server";
 import { readTechniquesApart } from "~app/server/work/read-techniques.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 import { Page } from "~app/ui/page";
 import { WhenReady } from "~app/ui/when-ready";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { Stale } from "~data/errors";
 import { libraryStamp } from "~data/library";
 

@@ -1,5 +1,5 @@
 import { isFixed } from "~core/series/arc-session";
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import Chip from "@mui/material/Chip";
 import MuiLink from "@mui/material/Link";
 import MenuItem from "@mui/material/MenuItem";
@@ -20,7 +20,8 @@ import { judgedOf } from "~app/server/client/screening.server";
 import { addressOf } from "~app/server/request/address.server";
 import { inSession } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 import { Empty, Page } from "~app/ui/page";
 import { depthColours } from "~app/ui/theme";

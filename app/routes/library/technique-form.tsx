@@ -1,5 +1,5 @@
 import Autocomplete from "@mui/material/Autocomplete";
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
 import Chip from "@mui/material/Chip";
 import FormControlLabel from "@mui/material/FormControlLabel";
@@ -15,10 +15,12 @@ import { tagWord } from "~core/screening/consequence";
 import { forceKinds, forces, ways, wayWords, type ForceKind } from "~core/techniques/forces";
 import { safetyTagKeys, type SafetyTag } from "~core/techniques/safety-tags";
 import { efforts, intents, positionName, tools, type Load, type Position } from "~core/techniques/technique";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 import { listed } from "~core/words";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import type { FieldErrors } from "~app/validation";
 import type { Typed } from "./typed";
 

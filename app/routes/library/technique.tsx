@@ -1,5 +1,5 @@
-import { Alert } from "~app/ui/alert";
-import { Button } from "~app/ui/button";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import { useMemo, useState } from "react";
 import { data, Form, Link, redirect, useFetcher } from "react-router";
 import type { Route } from "./+types/technique";
@@ -14,7 +14,8 @@ import { faultsOfTyped } from "~core/techniques/read-file";
 import type { Technique } from "~core/techniques/technique";
 import { decide } from "~app/server/request/library.server";
 import { inSession } from "~app/server/request/session.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 import { Page } from "~app/ui/page";
 import { WhenReady } from "~app/ui/when-ready";

@@ -1,5 +1,5 @@
-import { Alert } from "~app/ui/alert";
-import { Button } from "~app/ui/button";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import TextField from "@mui/material/TextField";
@@ -10,7 +10,8 @@ import { regions, type RegionKey } from "~core/anatomy/regions";
 import { templateHints } from "~core/series/check-template";
 import { startingTemplate, type Template, type TemplateDefinition, type TemplateSession } from "~core/series/template";
 import { usualInterval } from "~core/series/dates";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 import { TemplateCurve } from "./template-curve";
 import { mostSessions } from "./template-form";

@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { data, Link, redirect, useSearchParams } from "react-router";
 import type { Route } from "./+types/template";
 import { templateDifferences } from "~core/series/check-template";

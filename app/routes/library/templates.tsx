@@ -1,9 +1,10 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { Link } from "react-router";
 import type { Route } from "./+types/templates";
 import { startingTemplate, templatesInUse } from "~core/series/template";
 import { counted } from "~core/words";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 import { Page } from "~app/ui/page";
 import { TemplateCurve } from "./template-curve";

@@ -1,6 +1,7 @@
-import { Alert } from "~app/ui/alert";
+import Alert from "@mui/material/Alert";
 import { useEffect, useRef } from "react";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { shortDay } from "~app/ui/dates";
 import { Fine } from "~app/ui/fine";
 

@@ -1,9 +1,10 @@
-import { Alert } from "~app/ui/alert";
-import { Button } from "~app/ui/button";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useEffect, useState } from "react";
 import { handPartName, handParts, type HandBudget, type HandPart, type Hands } from "~core/techniques/hand-parts";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 import { useNotify } from "~app/ui/notices";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";

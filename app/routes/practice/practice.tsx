@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useTheme } from "@mui/material/styles";
 import { addWeeks, format, parseISO, startOfWeek } from "date-fns";
 import type { Route } from "./+types/practice";
@@ -20,7 +20,8 @@ import { sessionLoad } from "~core/series/hands";
 import { workedVisits } from "~app/server/client/plan-input.server";
 import { inSession, keeping } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Page } from "~app/ui/page";
 import { visitsBetween } from "~data/visits";
 

@@ -1,6 +1,6 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import type { Towards } from "~core/session/events";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 
 /** What the client answers to either/or questions: a fact per technique and place, asked for again next time. */
 export function Answers({

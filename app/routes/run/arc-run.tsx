@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useMemo, useState, type ComponentProps } from "react";
 import { Link } from "react-router";
 import { arcAfter } from "~core/light-touch/arc";
@@ -10,7 +10,8 @@ import type { ArcOfVisit } from "~app/server/client/arc.server";
 import { ArcBody } from "~app/routes/client/light/arc-body";
 import { Clock } from "~app/routes/client/light/clock";
 import { usePressed } from "~app/routes/client/table/use-pressed";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { BeforeStart } from "./before-start";
 import { RunHead } from "./run-head";
 import { SetAside } from "~app/ui/set-aside";

@@ -1,11 +1,12 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { Link, useFetcher } from "react-router";
 import type { Subject } from "~core/consent/consent";
 import type { Obstacle } from "~core/screening/may-start";
 import type { RunStep } from "~core/session/events";
 import { consentName, type TableList } from "~core/session/table-list";
 import { techniqueOf } from "~core/techniques/library";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { useOwnId } from "~app/ui/use-own-id";
 
 const place: Record<Exclude<Obstacle["settle"], "table">, { name: string; path: string }> = {

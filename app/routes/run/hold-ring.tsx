@@ -1,5 +1,5 @@
 import { useTheme } from "@mui/material/styles";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 
 const r = 128;
 const around = 2 * Math.PI * r;

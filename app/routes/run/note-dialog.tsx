@@ -1,7 +1,7 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import TextField from "@mui/material/TextField";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 import { useDraft } from "~app/ui/use-draft";
 
 /** As long as the server takes one. */

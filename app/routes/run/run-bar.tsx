@@ -3,7 +3,7 @@ import { depthOf } from "~core/anatomy/layers";
 import type { RunStep } from "~core/session/events";
 import type { StepState } from "~core/session/fold";
 import { techniqueOf } from "~core/techniques/library";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 import { depthColours } from "~app/ui/theme";
 import { counted } from "~core/words";
 

@@ -1,9 +1,10 @@
 import { ceilingWords } from "~core/screening/advice";
 import type { ReactNode } from "react";
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { askToSignIn } from "~app/ui/signed-in";
 import type { Reach } from "~app/ui/use-outbox";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 
 const why: Record<Exclude<Reach, "reached">, string> = {
   "no network": "no connection",

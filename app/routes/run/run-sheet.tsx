@@ -1,9 +1,10 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useEffect, useMemo, useState, type ComponentProps } from "react";
 import { Link } from "react-router";
 import { behind, foldRun, holdOf, plannedLeft } from "~core/session/fold";
 import type { OnPlace } from "~core/screening/on-place";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { ReachFigure } from "~app/ui/reach-figure";
 import type { RunStep, SessionEvent } from "~core/session/events";
 import type { Cues } from "~core/session/cues";

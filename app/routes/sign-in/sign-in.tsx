@@ -8,8 +8,9 @@ import { database } from "~app/server/request/database.server";
 import { answering } from "~app/server/request/faults.server";
 import { tokenOf } from "~app/server/request/session.server";
 import { enterWith } from "~app/server/request/sign-in.server";
-import { Alert } from "~app/ui/alert";
-import { Box, Typography } from "~app/ui/box";
+import Alert from "@mui/material/Alert";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Mark } from "~app/ui/mark";
 import { isSignedIn } from "~data/practitioners";
 

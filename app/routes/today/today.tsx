@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import MuiLink from "@mui/material/Link";
 import { addDays, format, parseISO } from "date-fns";
 import { Link } from "react-router";
@@ -18,7 +18,8 @@ import { ceilingOf, sessionsOfSeries } from "~app/server/client/plan-input.serve
 import { inSession } from "~app/server/request/session.server";
 import { partOf } from "~app/server/known.server";
 import { today } from "~app/server/today.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { weekday } from "~app/ui/dates";
 import { Empty, Page } from "~app/ui/page";
 import { getClient } from "~data/clients";

@@ -1,11 +1,12 @@
-import { Alert } from "~app/ui/alert";
-import { Button } from "~app/ui/button";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useEffect, useState } from "react";
 import { useFetcher } from "react-router";
 import { consequences } from "~core/screening/consequence";
 import { decisionFor, source, stateOf, type Judged, type OutcomeKind } from "~core/screening/outcome";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { shortDay } from "~app/ui/dates";
 import { useOwnId } from "~app/ui/use-own-id";
 import type { FieldErrors } from "~app/validation";

@@ -1,9 +1,11 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import { useState } from "react";
 import { Link } from "react-router";
 import { byStrictness, type Judged } from "~core/screening/outcome";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import { CautionChip } from "./caution-chip";
 import { CautionCard } from "./caution-card";
 
 const shown = 3;
@@ -28,30 +30,35 @@ export function CautionChips({
     const refer = group.some((caution) => caution.kind === "refer" && !caution.decided);
     const aside = group.every((caution) => caution.decided);
     return (
-      <button
+      <CautionChip
         key={title}
-        type="button"
         aria-haspopup="dialog"
-        className={aside ? "chip chip-aside" : refer ? "chip chip-stop" : "chip"}
+        look={aside ? "aside" : refer ? "stop" : "acts"}
         onClick={() => setOpen(title)}
-      >
-        {refer ? `Stop: ${title}` : aside ? `${title}, set aside` : title}
-      </button>
+        label={refer ? `Stop: ${title}` : aside ? `${title}, set aside` : title}
+      />
     );
   };
   const listed = (open: string) => (open === "all" ? cautions : of(open));
   return (
     <>
       {!screened && (
-        <Link to={`/clients/${clientId}/intake/screening`} className="chip chip-open">
-          Not screened yet
-        </Link>
+        <CautionChip
+          look="open"
+          clickable
+          component={Link}
+          to={`/clients/${clientId}/intake/screening`}
+          label="Not screened yet"
+        />
       )}
       {titles.slice(0, titles.length > shown + 1 ? shown : shown + 1).map(chip)}
       {titles.length > shown + 1 && (
-        <button type="button" aria-haspopup="dialog" className="chip chip-more" onClick={() => setOpen("all")}>
-          {titles.length - shown} more
-        </button>
+        <CautionChip
+          look="more"
+          aria-haspopup="dialog"
+          onClick={() => setOpen("all")}
+          label={`${titles.length - shown} more`}
+        />
       )}
       {open !== undefined && (
         <Dialog

@@ -1,5 +1,5 @@
 import { changeNames, changeWords } from "~core/change/words";
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useTheme } from "@mui/material/styles";
@@ -19,7 +19,8 @@ import { lightOf } from "~app/server/client/light.server";
 import { ownHands } from "~app/server/client/looks.server";
 import { movedOf, tableOf } from "~app/server/client/table.server";
 import { visitOf } from "~app/server/client/workspace.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { changeColour } from "~app/ui/change-colour";
 import { Empty } from "~app/ui/page";
 import { getClient } from "~data/clients";

@@ -5,7 +5,8 @@ import { compareListening, leadsChanged, overallChange, rateChange } from "~core
 import { z95 } from "~core/units";
 import { counted } from "~core/words";
 import type { LightOfVisit } from "~app/server/client/light.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 
 type At = { ordinal: number; moment: Moment };

@@ -1,7 +1,8 @@
 import type { Moment } from "~core/findings/restriction";
 import { compareRanges, rangeOf, type Taken } from "~core/move/ranges";
 import { comparedWords, rangeName } from "~app/routes/client/move/words";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 
 type At = { ordinal: number; moment: Moment };
 

@@ -1,7 +1,8 @@
 import type { Moment } from "~core/findings/restriction";
 import type { VisitAnswers } from "~core/table/answers";
 import { compareTable, openRetests, verdictWords, wordsOf } from "~core/table/results";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 
 type At = { ordinal: number; moment: Moment };
 

@@ -1,6 +1,6 @@
 import { data, redirect } from "react-router";
 import { known } from "~app/server/known.server";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 import type { Route } from "./+types/edit";
 import { inSession } from "~app/server/request/session.server";
 import { validate, versionOf } from "~app/validation";

@@ -1,5 +1,5 @@
-import { Alert } from "~app/ui/alert";
-import { Button } from "~app/ui/button";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { data } from "react-router";
@@ -16,7 +16,8 @@ import { readingOf } from "~app/server/client/reading.server";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
 import { dayOfVisit, judgedOf } from "~app/server/client/screening.server";
 import { keeping } from "~app/server/request/session.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { shortDay } from "~app/ui/dates";
 import { Fine } from "~app/ui/fine";
 import { OnPaper } from "~app/ui/on-paper";

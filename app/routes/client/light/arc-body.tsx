@@ -1,5 +1,5 @@
-import { Alert } from "~app/ui/alert";
-import { Button } from "~app/ui/button";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import { useEffect, useMemo, useRef, type ReactNode } from "react";
 import { Link } from "react-router";
 import { arcAfter, isDone, nextHold, type ArcEvent, type HoldRun } from "~core/light-touch/arc";
@@ -10,7 +10,8 @@ import { techniqueOf } from "~core/techniques/library";
 import { clockWords, counted } from "~core/words";
 import type { ArcOfVisit } from "~app/server/client/arc.server";
 import { Kept, type usePressed } from "~app/routes/client/table/use-pressed";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 import { HandSide } from "~app/ui/hand-side";
 import { SideColumn } from "~app/ui/side-column";

@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useMemo } from "react";
 import type { Route } from "./+types/arc";
 import { arcAfter } from "~core/light-touch/arc";
@@ -8,7 +8,8 @@ import { sessionsOfSeries } from "~app/server/client/plan-input.server";
 import { known } from "~app/server/known.server";
 import { visitOf } from "~app/server/client/workspace.server";
 import { usePressed } from "~app/routes/client/table/use-pressed";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 import { heard, type Heard } from "~app/told";
 import { getClient } from "~data/clients";

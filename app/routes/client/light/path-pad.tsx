@@ -1,10 +1,10 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useTheme } from "@mui/material/styles";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { mostPoints, positionsOf, type PathPoint, type Unwinding } from "~core/light-touch/unwinding";
 import { seeded } from "~core/random";
 import { motionStandIn } from "~devices/motion/motion";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 
 /** A path in its box, with the places in which it stayed. */
 export function PathPicture({ path }: { path: readonly PathPoint[] }) {

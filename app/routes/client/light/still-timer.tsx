@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
@@ -11,7 +11,8 @@ import {
   type StillPlace,
   type StillPoint,
 } from "~core/light-touch/still-point";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Clock } from "./clock";
 
 /** A still point timed by one press each: hands on, it stands still, it is back. */

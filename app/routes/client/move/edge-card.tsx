@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import type { Moment } from "~core/findings/restriction";
@@ -12,7 +12,8 @@ import {
   type EdgeTaken,
 } from "~core/move/edge-of-table";
 import type { Side } from "~core/units";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 
 const keys = ["thigh", "knee", "drift", "thighStraight"] as const;
 const sideWord = { L: "Left", R: "Right" } as const;

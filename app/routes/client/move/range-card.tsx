@@ -1,10 +1,12 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useRef, useState } from "react";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import type { Moment } from "~core/findings/restriction";
 import { endFeels, endFeelWords, type EndFeel, type Movement } from "~core/move/movements";
 import { drives, mostRepeats, rangeFault, type Drive, type Range, type Taken } from "~core/move/ranges";

@@ -2,7 +2,8 @@ import type { ReactNode } from "react";
 import { asymmetries, compareRanges, hardAndPainful, missing, type Range } from "~core/move/ranges";
 import { movementOf } from "~core/move/movements";
 import { z95 } from "~core/units";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { comparedWords, differenceWords, rangeName, round, sideWord, unitOf } from "./words";
 
 /** What the ranges say: how the sides differ, what the work changed, and what changed since the visit before. */

@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { Link } from "react-router";
 import type { Route } from "./+types/overview";
 import { oneChangeEach } from "~core/change/compare";
@@ -20,7 +20,8 @@ import { movedOf, tableOf } from "~app/server/client/table.server";
 import { sessionsOfSeries } from "~app/server/client/plan-input.server";
 import { known } from "~app/server/known.server";
 import { today } from "~app/server/today.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { shortDay } from "~app/ui/dates";
 import { visitOf } from "~app/server/client/workspace.server";
 import { heard } from "~app/told";

@@ -1,6 +1,7 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import type { CourseChange } from "~core/series/lengthen";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 
 /** One more of a session, or none of it: the rest of the series moves. */

@@ -10,7 +10,7 @@ import {
 } from "@dnd-kit/core";
 import { useState, type KeyboardEvent, type ReactNode } from "react";
 import { techniqueOf } from "~core/techniques/library";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 
 /** A finger rests this long before it drags: until then it scrolls. A mouse drags once it moved so far. */
 const held = { delay: 180, tolerance: 8 };

@@ -1,10 +1,11 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useMemo } from "react";
 import { differences, differenceWords, weigh } from "~core/series/edit";
 import { differenceWithReason, type Solved } from "~core/series/since";
 import type { PlanInput, PlannedSession } from "~core/series/plan";
 import { counted } from "~core/words";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 
 const shownChanges = 12;

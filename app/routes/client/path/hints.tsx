@@ -1,5 +1,5 @@
-import { Alert } from "~app/ui/alert";
-import { Button } from "~app/ui/button";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import type { CourseHint } from "~core/series/suggest-course";
 import type { RhythmHint } from "~core/series/suggest-rhythm";
 import { counted } from "~core/words";

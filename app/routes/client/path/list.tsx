@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { Link, useSearchParams } from "react-router";
 import { handsOfOthers } from "~app/server/client/plan-input.server";
 import type { Route } from "./+types/list";
@@ -12,12 +12,14 @@ import { techniqueOf } from "~core/techniques/library";
 import { positionName } from "~core/techniques/technique";
 import { capitalised, counted } from "~core/words";
 import { known } from "~app/server/known.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { weekday } from "~app/ui/dates";
 import { Fine } from "~app/ui/fine";
 import { OnPaper } from "~app/ui/on-paper";
 import { Empty } from "~app/ui/page";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { seriesView } from "~app/server/client/series.server";
 import { heard } from "~app/told";
 

@@ -1,5 +1,5 @@
-import { Alert } from "~app/ui/alert";
-import { Button } from "~app/ui/button";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import MuiLink from "@mui/material/Link";
 import { useCallback, useMemo, useRef, useState } from "react";
 import { Link, useFetcher } from "react-router";
@@ -28,7 +28,8 @@ import { techniqueOf } from "~core/techniques/library";
 import { counted } from "~core/words";
 import { inSession } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { shortDay } from "~app/ui/dates";
 import { useNotify } from "~app/ui/notices";
 import { oncePer } from "~app/ui/once-per";

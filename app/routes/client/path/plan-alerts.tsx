@@ -1,11 +1,11 @@
-import { Alert } from "~app/ui/alert";
-import { Button } from "~app/ui/button";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import MuiLink from "@mui/material/Link";
 import { Link } from "react-router";
 import { sinceInShort, sinceWords, type Since } from "~core/series/since";
 
 /** Words beside a button, one above the other where there is no room. */
-export const wide = { mb: 2, flexWrap: "wrap", "& > .alert-message": { flex: "1 1 240px" } };
+export const wide = { mb: 2, flexWrap: "wrap", "& > .MuiAlert-message": { flex: "1 1 240px" } };
 
 /** Nothing may be planned: somebody has to be asked first. */
 export function Referred({ refer, clientId }: { refer: readonly string[]; clientId: string }) {

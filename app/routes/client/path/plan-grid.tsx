@@ -6,7 +6,7 @@ import { techniqueOf } from "~core/techniques/library";
 import type { PlanInput, PlannedSession } from "~core/series/plan";
 import { tableTime } from "~core/series/table-time";
 import type { TemplateSession } from "~core/series/template";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 import { CautionMark } from "~app/ui/caution-mark";
 import { oncePer } from "~app/ui/once-per";
 import { depthColours } from "~app/ui/theme";

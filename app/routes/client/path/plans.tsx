@@ -1,5 +1,5 @@
-import { Alert } from "~app/ui/alert";
-import { Button } from "~app/ui/button";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useMemo, useState } from "react";
 import { useFetcher } from "react-router";
@@ -16,7 +16,8 @@ import { wishes } from "~core/series/wish-keys";
 import { variantsOf, type Variant } from "~core/series/variants";
 import { counted } from "~core/words";
 import { inSession } from "~app/server/request/session.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { shortDay } from "~app/ui/dates";
 import { Fine } from "~app/ui/fine";
 import { Empty } from "~app/ui/page";

@@ -1,7 +1,8 @@
 import { memo } from "react";
 import type { PlanInput, PlannedSession } from "~core/series/plan";
 import { sequencePrice, sequencesIn } from "~core/series/sequence";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 import { oncePer } from "~app/ui/once-per";
 

@@ -1,5 +1,5 @@
 import type { SxProps, Theme } from "@mui/material/styles";
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { layerName } from "~core/anatomy/layers";
 import { techniqueOf } from "~core/techniques/library";
 import { positionName } from "~core/techniques/technique";
@@ -16,7 +16,8 @@ import { placesOut } from "~core/screening/on-place";
 import { minutePrices, type MinutePrices } from "~core/series/minute-prices";
 import { stepKey, useStepDrag } from "./drag-step";
 import { AddStep, StepEdits } from "./step-edits";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { oncePer } from "~app/ui/once-per";
 import { ReachFigure } from "~app/ui/reach-figure";
 import { handPartName, handParts, type HandPart } from "~core/techniques/hand-parts";

@@ -1,5 +1,5 @@
-import { Alert } from "~app/ui/alert";
-import { Button } from "~app/ui/button";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
@@ -16,9 +16,10 @@ import { templateOf, templatesInUse } from "~core/series/template";
 import type { SeriesSettings } from "~data/series";
 import { validate, type FieldErrors } from "~app/validation";
 import type { PlanInput } from "~core/series/plan";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 import { Fine } from "~app/ui/fine";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { settingsSchema } from "./series-form";
 import { ThumbCost } from "./thumb-cost";
 

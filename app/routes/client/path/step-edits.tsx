@@ -1,5 +1,5 @@
 import Autocomplete from "@mui/material/Autocomplete";
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useMemo, useState } from "react";
@@ -11,7 +11,8 @@ import { handPartName, spares, type HandPart } from "~core/techniques/hand-parts
 import { techniqueOf } from "~core/techniques/library";
 import { roomFor, type MinutePrices, type RoomPrice } from "~core/series/minute-prices";
 import type { Technique } from "~core/techniques/technique";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 import { oncePer } from "~app/ui/once-per";
 import { findTechniques, readAsked } from "~core/techniques/find";

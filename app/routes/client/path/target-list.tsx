@@ -2,7 +2,8 @@ import { useTheme, type SxProps, type Theme } from "@mui/material/styles";
 import type { PlanInput, PlannedSession } from "~core/series/plan";
 import { memo } from "react";
 import { targetsServed } from "~core/series/explain";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { oncePer } from "~app/ui/once-per";
 
 const none: readonly PlannedSession[] = [];

@@ -1,11 +1,12 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useTheme } from "@mui/material/styles";
 import * as Comlink from "comlink";
 import { useEffect, useRef, useState } from "react";
 import type { PlanInput } from "~core/series/plan";
 import { curveShares, type CurvePoint } from "~core/series/thumb-curve";
 import { openSearch } from "~app/workers/open";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 
 const size = { width: 300, height: 64 };

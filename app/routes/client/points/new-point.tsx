@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useEffect, useMemo, useState } from "react";
 import { useFetcher } from "react-router";
@@ -10,7 +10,8 @@ import type { Moment } from "~core/findings/restriction";
 import { referralWords, type TriggerPoint } from "~core/findings/trigger-point";
 import { findingName, sideFor } from "~app/routes/client/touch/finding";
 import { StructuresHere } from "~app/routes/client/touch/structures-here";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import type { DrawnLine } from "~app/ui/draw-on-figure";
 import type { FieldErrors } from "~app/validation";
 import { Tender } from "./tender";

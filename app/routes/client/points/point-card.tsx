@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
 import type { Moment } from "~core/findings/restriction";
 import {
@@ -9,10 +9,12 @@ import {
   type TriggerPoint,
 } from "~core/findings/trigger-point";
 import { findingName } from "~app/routes/client/touch/finding";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { useTakeOff } from "~app/ui/use-take-off";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { Tender } from "./tender";
 
 type Pressed = Pick<PointFelt, "tenderness" | "reproduced" | "held">;

@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useMemo, useState } from "react";
 import { data } from "react-router";
 import { known } from "~app/server/known.server";
@@ -12,7 +12,8 @@ import { dayOfVisit, judgedOf } from "~app/server/client/screening.server";
 import { feltInOrder, type TriggerPoint } from "~core/findings/trigger-point";
 import { keeping } from "~app/server/request/session.server";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { BodyFigure, type FigureMark } from "~app/ui/body-figure";
 import type { DrawnLine } from "~app/ui/draw-on-figure";
 import { FigureColumn } from "~app/ui/figure-column";

@@ -1,5 +1,7 @@
-import { Box, Typography } from "~app/ui/box";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 
 /** Tenderness from 0 to 10, one press each. */
 export function Tender({

@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import MuiLink from "@mui/material/Link";
 import { useState } from "react";
 import { data, Link, useFetcher, useLocation } from "react-router";
@@ -14,7 +14,8 @@ import { readingOf } from "~app/server/client/reading.server";
 import { planInputOf } from "~app/server/client/plan-input.server";
 import { judgedOf } from "~app/server/client/screening.server";
 import { keeping } from "~app/server/request/session.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 import { Empty } from "~app/ui/page";
 import { validate, type FieldErrors } from "~app/validation";

@@ -1,10 +1,11 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useTheme } from "@mui/material/styles";
 import { structureOf } from "~core/anatomy/structures";
 import type { Pattern, State } from "~core/reading/patterns";
 import type { Piece, Suggestion } from "~core/reading/reading";
 import { capitalised } from "~core/words";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 
 type Shown = Omit<Suggestion, "pattern"> & { pattern: Pick<Pattern, "id" | "name" | "means" | "order" | "holds"> };

@@ -1,5 +1,5 @@
 import Autocomplete from "@mui/material/Autocomplete";
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import MuiLink from "@mui/material/Link";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
@@ -9,7 +9,8 @@ import { structureGroups, structureOf, structures } from "~core/anatomy/structur
 import { mostWeight, type Choice } from "~core/reading/pattern-targets";
 import type { Target } from "~core/reading/target";
 import { counted } from "~core/words";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 
 type Planned = Record<string, { session: number; techniques: string[] }[]>;

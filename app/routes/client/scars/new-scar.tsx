@@ -1,14 +1,16 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useEffect, useState } from "react";
 import { useFetcher } from "react-router";
 import { nameOf, placeNames, placesIn } from "~core/anatomy/places";
 import { readPlace } from "~core/anatomy/read-place";
 import { readWhen } from "~core/screening/told/when";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { shortDay } from "~app/ui/dates";
 import type { DrawnLine } from "~app/ui/draw-on-figure";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import type { FieldErrors } from "~app/validation";
 
 const sideWord = { L: "left", R: "right", both: "both sides" } as const;

@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useFetcher } from "react-router";
 import { placeNames } from "~core/anatomy/places";
 import type { Moment } from "~core/findings/restriction";
@@ -14,10 +14,12 @@ import {
   type Slide,
 } from "~core/findings/scar";
 import { z95 } from "~core/units";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { useTakeOff } from "~app/ui/use-take-off";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import type { ScarRecorded } from "~data/scars";
 import { useDraft } from "~app/ui/use-draft";
 import { SlideRose } from "./rose";

@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useState } from "react";
 import { data } from "react-router";
 import { known } from "~app/server/known.server";
@@ -9,7 +9,8 @@ import { readWhen } from "~core/screening/told/when";
 import { keeping } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { BodyFigure } from "~app/ui/body-figure";
 import { FigureColumn } from "~app/ui/figure-column";
 import { MomentToggle } from "~app/ui/moment-toggle";

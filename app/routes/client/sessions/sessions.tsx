@@ -1,5 +1,5 @@
-import { Alert } from "~app/ui/alert";
-import { Button } from "~app/ui/button";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import MuiLink from "@mui/material/Link";
 import { validate, versionOf, type FieldErrors } from "~app/validation";
 import { data, Link, redirect } from "react-router";
@@ -19,7 +19,8 @@ import { ceilingOf, planInputOf } from "~app/server/client/plan-input.server";
 import { dayOfVisit, judgedOf } from "~app/server/client/screening.server";
 import { inSession } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { shortDay } from "~app/ui/dates";
 import { Empty } from "~app/ui/page";
 import { exerciseOf } from "~core/home-care/exercises";

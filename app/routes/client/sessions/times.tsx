@@ -3,7 +3,8 @@ import { wasWorked } from "~core/session/worked";
 import { clockLeftOn } from "~core/session/put-right";
 import type { RunState } from "~core/session/fold";
 import { techniqueOf } from "~core/techniques/library";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 
 const sideWord = { L: ", left", R: ", right", mid: "" } as const;
 const oneDecimal = (seconds: number) => String(Math.round(seconds / 6) / 10);

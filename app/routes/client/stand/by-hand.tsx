@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
@@ -8,7 +8,8 @@ import { directionWord, formatBand, formatValue, unitSign } from "~core/measure/
 import { gradeWords, methodName, methodsFor, type HandMethodKey } from "~core/measure/methods";
 import type { Metric } from "~core/measure/metrics";
 import type { View } from "~core/measure/view";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { WhenReady } from "~app/ui/when-ready";
 import { InclinometerField } from "./inclinometer-field";

@@ -1,7 +1,8 @@
 import Slider from "@mui/material/Slider";
 import type { CameraSettings } from "~devices/camera/camera";
 import type { Posture } from "~devices/camera/posture";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 
 const dials: { key: keyof Posture; name: string; from: number; to: number; unit: string }[] = [
   { key: "headTilt", name: "Head tilt, left up", from: -8, to: 8, unit: "°" },

@@ -4,8 +4,10 @@ import { movedBetween } from "~core/change/moved";
 import { overlay, type Matrix } from "~core/measure/overlay";
 import type { MarkedPhoto } from "~core/measure/read-photo";
 import type { OwnFigures } from "~core/measure/own-figures";
-import { Box, Typography } from "~app/ui/box";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { pictureHeight } from "./picture";
 import { usePicture } from "./use-picture";
 

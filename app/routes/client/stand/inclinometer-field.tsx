@@ -1,10 +1,10 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useEffect, useRef, useState } from "react";
 import { lastSecond, type Heard } from "~core/measure/steady";
 import { seeded } from "~core/random";
 import { inclinometerStandIn } from "~devices/inclinometer/inclinometer";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 
 /** An angle, typed or heard from the inclinometer: it is kept once a second of it was held still. */
 export function InclinometerField({

@@ -1,11 +1,12 @@
-import { Alert } from "~app/ui/alert";
-import { Button } from "~app/ui/button";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
 import { useState } from "react";
 import { viewName } from "~core/measure/view";
 import type { Job } from "~data/jobs";
 import { fetchSignedIn } from "~app/ui/signed-in";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 
 /** "Left, standing 2, before visit 3". */
 const whereOf = ({ about: { view, moment, standing }, ordinal }: Job) =>

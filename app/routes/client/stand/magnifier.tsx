@@ -1,6 +1,6 @@
 import { useLayoutEffect, useRef } from "react";
 import type { Px } from "~core/measure/calibration";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 import type { Size } from "./viewport";
 
 const glass = 128;

@@ -1,5 +1,5 @@
-import { Alert } from "~app/ui/alert";
-import { Button } from "~app/ui/button";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import { useCallback, useDeferredValue, useEffect, useMemo, useReducer, useRef, useState } from "react";
 import type { MarkKey, Px } from "~core/measure/calibration";
 import { calibrate } from "~core/measure/calibration";
@@ -10,7 +10,8 @@ import type { Reading } from "~core/measure/reading";
 import { averaged } from "~core/measure/standings";
 import { viewName } from "~core/measure/view";
 import type { OwnFigures } from "~core/measure/own-figures";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { useNotify } from "~app/ui/notices";
 import type { Photo } from "~data/photos";
 import type { Earlier } from "./earlier";

@@ -1,4 +1,5 @@
-import { Button, IconButton } from "~app/ui/button";
+import Button from "@mui/material/Button";
+import IconButton from "@mui/material/IconButton";
 import type { SxProps, Theme } from "@mui/material/styles";
 import { memo } from "react";
 import type { MarkKey } from "~core/measure/calibration";
@@ -6,11 +7,15 @@ import { marksOfView, type Marking, type MarkingCommand } from "~core/measure/ma
 import type { MarkedPhoto } from "~core/measure/read-photo";
 import { sureEnough } from "~core/measure/found-points";
 import { isSideView, type View } from "~core/measure/view";
-import { Box, Typography } from "~app/ui/box";
-import { Hint } from "~app/ui/hint";
-import { Icon, icons } from "~app/ui/icon";
-import { Switch } from "~app/ui/switch";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import Redo from "@mui/icons-material/Redo";
+import Undo from "@mui/icons-material/Undo";
+import Tooltip from "@mui/material/Tooltip";
+import FormControlLabel from "@mui/material/FormControlLabel";
+import Switch from "@mui/material/Switch";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import type { Earlier } from "./earlier";
 import { markName } from "./picture";
 import { Proposals, type Proposal } from "./proposals";
@@ -45,20 +50,20 @@ function sameProps<P extends { progress: Progress }>({ progress: a, ...before }:
 export const UndoRedo = memo(function UndoRedo({ back, on, act }: { back: boolean; on: boolean; act: Act }) {
   return (
     <>
-      <Hint says="Undo (Ctrl+Z)">
-        {(more) => (
-          <IconButton aria-label="Undo" aria-describedby={more} disabled={!back} onClick={() => act({ kind: "undo" })}>
-            <Icon drawn={icons.undo} />
+      <Tooltip describeChild title="Undo (Ctrl+Z)">
+        <span>
+          <IconButton aria-label="Undo" disabled={!back} onClick={() => act({ kind: "undo" })}>
+            <Undo />
           </IconButton>
-        )}
-      </Hint>
-      <Hint says="Redo (Ctrl+Y)">
-        {(more) => (
-          <IconButton aria-label="Redo" aria-describedby={more} disabled={!on} onClick={() => act({ kind: "redo" })}>
-            <Icon drawn={icons.redo} />
+        </span>
+      </Tooltip>
+      <Tooltip describeChild title="Redo (Ctrl+Y)">
+        <span>
+          <IconButton aria-label="Redo" disabled={!on} onClick={() => act({ kind: "redo" })}>
+            <Redo />
           </IconButton>
-        )}
-      </Hint>
+        </span>
+      </Tooltip>
     </>
   );
 });
@@ -108,9 +113,11 @@ export const MarkingTools = memo(function MarkingTools({
             Swap left and right
           </Button>
         )}
-        <Switch on={snapping} set={setSnapping}>
-          Snap plumb and stick
-        </Switch>
+        <FormControlLabel
+          slotProps={{ typography: { variant: "body2" } }}
+          control={<Switch size="small" checked={snapping} onChange={(_, on) => setSnapping(on)} />}
+          label="Snap plumb and stick"
+        />
       </Box>
       {progress.guessed.length > 0 && (
         <Typography sx={{ fontSize: 13.5, color: "text.secondary", mb: 1 }}>

@@ -1,5 +1,5 @@
-import { Alert } from "~app/ui/alert";
-import { Button } from "~app/ui/button";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import { noticesOf } from "~core/measure/notices";
 import { unexpectedMarks, unexpectedWords } from "~core/measure/unexpected";
 import type { PhotoSetup } from "~core/measure/calibration";

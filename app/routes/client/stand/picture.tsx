@@ -11,7 +11,7 @@ import {
 } from "~core/measure/calibration";
 import { isReference, marksOfView, markSide, type Marking, type MarkingCommand } from "~core/measure/marking";
 import { isSideView, type View } from "~core/measure/view";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 import { Magnifier } from "./magnifier";
 import { MarksLayer, PlumbThrough } from "./marks-layer";
 import { heightOf, isWhole, panned, pinched, showing, wholePicture, zoomed, type Viewport } from "./viewport";

@@ -1,6 +1,7 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { viewName } from "~core/measure/view";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { useNotify } from "~app/ui/notices";
 import { fetchSignedIn } from "~app/ui/signed-in";
 import type { Photo } from "~data/photos";

@@ -8,7 +8,8 @@ import type { Reading } from "~core/measure/reading";
 import type { ErrorPart } from "~core/measure/propagate";
 import { markName } from "./picture";
 import { readOutBar } from "./read-out-layout";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { changeColour } from "~app/ui/change-colour";
 import { depthColours } from "~app/ui/theme";
 

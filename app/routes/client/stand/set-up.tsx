@@ -1,10 +1,11 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import TextField from "@mui/material/TextField";
 import { memo, useState } from "react";
 import type { PhotoSetup } from "~core/measure/calibration";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { setupSchema } from "./setup-form";
 
 const fields = [

@@ -1,6 +1,7 @@
 import type { Reading } from "~core/measure/reading";
 import { mostStandings, narrower } from "~core/measure/standings";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 
 /** Which standing of this view and moment is shown, and the next one to take. */
 export function Standings({

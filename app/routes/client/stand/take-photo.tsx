@@ -1,5 +1,5 @@
-import { Alert } from "~app/ui/alert";
-import { Button } from "~app/ui/button";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
 import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
@@ -23,7 +23,8 @@ import type { Posture } from "~devices/camera/posture";
 import type { StandSetup } from "~data/practitioners";
 import type { Visit } from "~data/visits";
 import type { CameraWorker } from "~app/workers/camera.worker";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { CameraDials } from "./camera-dials";
 import { CoverFace } from "./cover-face";
 import { setupSchema } from "./setup-form";

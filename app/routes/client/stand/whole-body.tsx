@@ -6,7 +6,8 @@ import { methodName } from "~core/measure/methods";
 import { stanceLine } from "~core/measure/stance-line";
 import type { MarkedPhoto } from "~core/measure/read-photo";
 import { isSideView, viewName } from "~core/measure/view";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { StanceOverlay } from "~app/ui/stance-overlay";
 
 /** The whole body at one moment: stance lines, what stands off the plumb in each view, and left against right. */

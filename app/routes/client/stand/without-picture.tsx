@@ -1,7 +1,8 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import type { ReactNode } from "react";
 import { Link, useFetcher } from "react-router";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 
 /** A view that has no picture: what consent says, what is measured by hand, and the read-outs beside. */
 export function WithoutPicture({

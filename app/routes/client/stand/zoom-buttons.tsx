@@ -1,13 +1,15 @@
-import { IconButton } from "~app/ui/button";
-import { Box } from "~app/ui/box";
-import { Icon, icons } from "~app/ui/icon";
+import IconButton from "@mui/material/IconButton";
+import Box from "@mui/material/Box";
+import Add from "@mui/icons-material/Add";
+import FitScreen from "@mui/icons-material/FitScreen";
+import Remove from "@mui/icons-material/Remove";
 
 /** Magnify, reduce, whole picture: below a picture. A factor of 0 asks for the whole. */
 export function ZoomButtons({ zoom, whole }: { zoom: (factor: number) => void; whole: boolean }) {
   const buttons = [
-    { name: "Magnify", icon: icons.add, factor: 1.6, off: false },
-    { name: "Reduce", icon: icons.remove, factor: 1 / 1.6, off: whole },
-    { name: "Whole picture", icon: icons.fitScreen, factor: 0, off: whole },
+    { name: "Magnify", Icon: Add, factor: 1.6, off: false },
+    { name: "Reduce", Icon: Remove, factor: 1 / 1.6, off: whole },
+    { name: "Whole picture", Icon: FitScreen, factor: 0, off: whole },
   ];
   return (
     <Box
@@ -18,7 +20,7 @@ export function ZoomButtons({ zoom, whole }: { zoom: (factor: number) => void; w
         border: `1px solid ${t.tokens.line}`,
       })}
     >
-      {buttons.map(({ name, icon, factor, off }) => (
+      {buttons.map(({ name, Icon, factor, off }) => (
         <IconButton
           key={name}
           aria-label={name}
@@ -28,7 +30,7 @@ export function ZoomButtons({ zoom, whole }: { zoom: (factor: number) => void; w
           size="small"
           sx={{ width: 40, height: 40 }}
         >
-          <Icon drawn={icon} />
+          <Icon />
         </IconButton>
       ))}
     </Box>

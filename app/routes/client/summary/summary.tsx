@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import type { ReactNode } from "react";
 import type { Route } from "./+types/summary";
 import { placeNames } from "~core/anatomy/places";
@@ -21,7 +21,8 @@ import { workedSessions } from "~app/server/client/plan-input.server";
 import { visitOf } from "~app/server/client/workspace.server";
 import { findingName } from "~app/routes/client/touch/finding";
 import { marksOf } from "~app/routes/client/touch/finding-marks";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { BodyFigure } from "~app/ui/body-figure";
 import { OnPaper } from "~app/ui/on-paper";
 import { weekday } from "~app/ui/dates";

@@ -1,6 +1,7 @@
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useTheme } from "@mui/material/styles";
 import { useMemo } from "react";
 import { bestViews, laidOut, whole } from "~core/anatomy/sights";

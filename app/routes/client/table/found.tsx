@@ -1,6 +1,7 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { isAnswered, type Answer, type VisitAnswers } from "~core/table/answers";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 import type { Check } from "~core/table/checks";
 import { couplings } from "~core/table/coupled-motion";

@@ -3,7 +3,8 @@ import { useState } from "react";
 import { faultOf, type Answer } from "~core/table/answers";
 import { unitWords, type Check } from "~core/table/checks";
 import type { Side } from "~core/units";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 
 const sideWord = { L: "Left", R: "Right" } as const;
 

@@ -1,6 +1,7 @@
 import { overlooked, type Over } from "~core/overlooked";
-import { Box, Typography } from "~app/ui/box";
-import { Button } from "~app/ui/button";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import Button from "@mui/material/Button";
 import type { NewEvent } from "~app/ui/use-outbox";
 import type { PressedEvent } from "~data/session-events";
 import { pressedWords, slotOf } from "./pressed-slots";

@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useMemo, useState } from "react";
 import type { Route } from "./+types/table";
 import { lookedAgain } from "~core/repeatability/table-rounds";
@@ -14,7 +14,8 @@ import { known } from "~app/server/known.server";
 import { dayOfVisit, judgedOf } from "~app/server/client/screening.server";
 import { tableOf } from "~app/server/client/table.server";
 import { visitOf } from "~app/server/client/workspace.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { HandSide } from "~app/ui/hand-side";
 import { SideColumn } from "~app/ui/side-column";
 import { MomentToggle } from "~app/ui/moment-toggle";

@@ -1,7 +1,7 @@
 import { useCallback } from "react";
 import { seenIn } from "~core/overlooked";
 import { useOutbox } from "~app/ui/use-outbox";
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { SetAside } from "~app/ui/set-aside";
 import { askToSignIn } from "~app/ui/signed-in";
 import { Fine } from "~app/ui/fine";

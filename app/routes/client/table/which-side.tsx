@@ -1,7 +1,8 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { standsOut, type Check } from "~core/table/checks";
 import type { Side } from "~core/units";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 
 const sideWord = { L: "Left", R: "Right" } as const;
 

@@ -8,11 +8,12 @@ import { changeOf, heatOf, spotKey } from "~core/findings/heat";
 import { sinceLast } from "~core/findings/since-last";
 import type { Restriction } from "~core/findings/restriction";
 import type { Side } from "~core/units";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 import { BodyFigure, type Paint, type Spot } from "~app/ui/body-figure";
 import { FigureColumn } from "~app/ui/figure-column";
 import { depthColours } from "~app/ui/theme";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { findingName } from "./finding";
 import { marksOf } from "./finding-marks";
 

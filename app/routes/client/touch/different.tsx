@@ -1,7 +1,8 @@
 import { memo, useMemo } from "react";
 import type { Restriction } from "~core/findings/restriction";
 import { sinceLast } from "~core/findings/since-last";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { findingName } from "./finding";
 
 /** What is different from last time, in a few lines; nothing where nothing is. */

@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { memo, useEffect, useRef } from "react";
@@ -15,8 +15,10 @@ import {
   type Restriction,
 } from "~core/findings/restriction";
 import type { Side } from "~core/units";
-import { Box, Typography } from "~app/ui/box";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import type { Finding } from "./finding";
 import { useFelt } from "./use-felt";
 

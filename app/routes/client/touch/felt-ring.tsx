@@ -2,7 +2,7 @@ import { useTheme } from "@mui/material/styles";
 import { useEffect, useRef, type KeyboardEvent } from "react";
 import { gradeWords, historyOf, type Quality, type Restriction } from "~core/findings/restriction";
 import type { Side } from "~core/units";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 import { findingName, type Finding } from "./finding";
 import { middleOfSector, partAt, ring, ringRadius, sectorPath, type RingPart } from "./ring-layout";
 import { useFelt } from "./use-felt";

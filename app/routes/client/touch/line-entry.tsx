@@ -1,10 +1,11 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { memo, useMemo, useState, type ReactNode } from "react";
 import { readLine, spoken } from "~core/findings/read-line";
 import { gradeWords, type Quality, type Restriction } from "~core/findings/restriction";
 import { historyOf } from "~core/findings/restriction";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { WhenReady } from "~app/ui/when-ready";
 import { sameSpot, sideFor, type Finding } from "./finding";
 

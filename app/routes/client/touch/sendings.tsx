@@ -1,8 +1,9 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useEffect, useRef } from "react";
 import { useFetcher } from "react-router";
 import type { FieldErrors } from "~app/validation";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { signedInAgain } from "~app/ui/signed-in";
 import type { Sending } from "./finding";
 

@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useState } from "react";
 import {
   afterWords,
@@ -9,8 +9,10 @@ import {
   type SkinAfter,
   type SkinResponse,
 } from "~core/findings/skin";
-import { Box, Typography } from "~app/ui/box";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 
 /** What the skin of a place did, and under what: a press keeps it. */
 export function SkinHere({ keep }: { keep: (response: SkinResponse, after: SkinAfter) => void }) {

@@ -1,8 +1,9 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useFetcher } from "react-router";
 import type { IsoDay } from "~core/days";
 import { afterWords, restsUntil, skinPlace, skinWords, type SkinFound } from "~core/findings/skin";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { shortDay } from "~app/ui/dates";
 import { useTakeOff } from "~app/ui/use-take-off";
 

@@ -1,9 +1,10 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import type { ReactNode } from "react";
 import { layers } from "~core/anatomy/layers";
 import { placeOf } from "~core/anatomy/places";
 import { structureGroups, structures } from "~core/anatomy/structures";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import type { Spot } from "~app/ui/body-figure";
 import { depthColours } from "~app/ui/theme";
 

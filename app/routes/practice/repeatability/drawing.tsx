@@ -3,7 +3,7 @@ import type { LayItem, Sight } from "~core/repeatability/lay-figures";
 import { layCheck } from "~core/repeatability/lay-figures";
 import { seeded, seedOf } from "~core/random";
 import { sidesSeen } from "~app/routes/client/table/which-side";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 
 /** The sheet is drawn in millimetres on the body, the mid-line at 0. */
 const width = 440;

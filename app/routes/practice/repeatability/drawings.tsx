@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
 import { useState } from "react";
 import { data, Link, useFetcher } from "react-router";
@@ -7,7 +7,8 @@ import type { Route } from "./+types/drawings";
 import { isLayGrade, layCheck, layOrder } from "~core/repeatability/lay-figures";
 import { inSession } from "~app/server/request/session.server";
 import { validate } from "~app/validation";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Page } from "~app/ui/page";
 import { useTableKeys } from "~app/routes/client/table/use-table-keys";
 import { aStepMore, sidesSeen, WhichSide } from "~app/routes/client/table/which-side";

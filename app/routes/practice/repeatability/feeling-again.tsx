@@ -2,7 +2,8 @@ import type { HandRounds } from "~core/repeatability/hand-rounds";
 import { leastPairs } from "~core/statistics/pooled-ratio";
 import type { Kappa } from "~core/statistics/weighted-kappa";
 import { counted } from "~core/words";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 
 const words = (kappa: Kappa | undefined) =>
   kappa ? `${kappa.kappa.toFixed(2)} (${kappa.low.toFixed(2)}–${kappa.high.toFixed(2)})`.replaceAll("-", "−") : "–";

@@ -1,9 +1,10 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useState } from "react";
 import { Link, useFetcher } from "react-router";
 import type { LookRepeat } from "~core/repeatability/table-rounds";
 import { leastPairs } from "~core/statistics/pooled-ratio";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { useNotify } from "~app/ui/notices";
 
 export type DrawingStudy = { id: string; begun: string; done: number; of: number };

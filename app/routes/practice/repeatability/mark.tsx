@@ -1,5 +1,5 @@
-import { Alert } from "~app/ui/alert";
-import { Button } from "~app/ui/button";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
 import { useEffect, useReducer } from "react";
 import { data, Link, redirect, useFetcher } from "react-router";
@@ -8,7 +8,8 @@ import type { Marks } from "~core/measure/calibration";
 import { lawfulMarks, mark, marksOfView, startMarking, type Marking, type MarkingCommand } from "~core/measure/marking";
 import type { View } from "~core/measure/view";
 import { inSession } from "~app/server/request/session.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Page } from "~app/ui/page";
 import { markName, Picture } from "~app/routes/client/stand/picture";
 import { useSnapping } from "~app/routes/client/stand/use-snapping";

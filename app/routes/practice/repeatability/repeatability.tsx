@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { format } from "date-fns";
 import { data, Link, redirect, useFetcher } from "react-router";
 import { array, number, object, string } from "yup";
@@ -12,7 +12,8 @@ import { studied } from "~app/server/client/own-figures.server";
 import { lookedBy } from "~app/server/client/looks.server";
 import { inSession } from "~app/server/request/session.server";
 import { validate } from "~app/validation";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Page } from "~app/ui/page";
 import { useNotify } from "~app/ui/notices";
 import { beginStudy, deleteStudy, finishStudy, getStudy, markingsOf, studiesOf } from "~data/studies";

@@ -6,7 +6,8 @@ import type { Metric } from "~core/measure/metrics";
 import { leastPairs } from "~core/statistics/pooled-ratio";
 import type { MetricRepeat } from "~core/repeatability/study";
 import { z95 } from "~core/units";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { agreementPlot } from "./agreement-layout";
 
 type Shown = Omit<MetricRepeat, "metric"> & { metric: Pick<Metric, "name" | "unit">; more: number };

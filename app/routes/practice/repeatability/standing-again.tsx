@@ -3,7 +3,8 @@ import { methodName } from "~core/measure/methods";
 import type { Metric } from "~core/measure/metrics";
 import { leastPairs } from "~core/statistics/pooled-ratio";
 import { isUsed, type StandingRepeat } from "~core/repeatability/standing-study";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 
 type Shown = Omit<StandingRepeat, "metric"> & { metric: Pick<Metric, "name" | "unit"> };
 

@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import FormGroup from "@mui/material/FormGroup";
@@ -7,7 +7,8 @@ import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { useFetcher } from "react-router";
 import type { FieldErrors } from "~app/validation";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { WhenReady } from "~app/ui/when-ready";
 import type { Source, ViewKind } from "./sources.server";
 

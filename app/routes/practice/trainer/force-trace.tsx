@@ -1,7 +1,7 @@
 import { useTheme } from "@mui/material/styles";
 import { forwardRef, useEffect, useImperativeHandle, useRef } from "react";
 import { onTarget } from "~core/trainer/force";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 
 /** Adds a reading without drawing anything else anew. */
 export type Trace = { add: (seconds: number, grams: number) => void; clear: () => void };

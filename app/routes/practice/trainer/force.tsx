@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import Slider from "@mui/material/Slider";
 import TextField from "@mui/material/TextField";
@@ -7,11 +7,13 @@ import { newtons, scoreForce, tareOf, type ForceScore, type Weighed } from "~cor
 import { seeded } from "~core/random";
 import { scaleStandIn, serialScale, type Scale } from "~devices/scale/scale";
 import type { Ports } from "~devices/serial";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 import { useNotify } from "~app/ui/notices";
 import { WhenReady } from "~app/ui/when-ready";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { ForceTrace, type Trace } from "./force-trace";
 import type { Keep } from "./kinds";
 

@@ -1,6 +1,6 @@
 import { useTheme } from "@mui/material/styles";
 import { useEffect, useRef } from "react";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 
 /** Two handholds that are carried up and down: `at` tells where, −1 to 1 and a little beyond, seconds after it began. */
 export function Hands({ at, running }: { at: (seconds: number) => { L: number; R: number }; running: boolean }) {

@@ -1,7 +1,8 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useState } from "react";
 import { answered, isOver, startStaircase, thresholdOf, turnsWanted, type Staircase } from "~core/trainer/staircase";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { WhenReady } from "~app/ui/when-ready";
 import { Fine } from "~app/ui/fine";
 import { Hands } from "./hands";

@@ -1,9 +1,10 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
 import { arcSteps } from "~core/light-touch/arc-steps";
 import { seeded } from "~core/random";
 import { scoreOrder, shuffledSteps } from "~core/trainer/drills";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 import { WhenReady } from "~app/ui/when-ready";
 import type { Keep } from "./kinds";

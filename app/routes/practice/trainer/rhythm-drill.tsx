@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useState } from "react";
 import { leastTaps, rateBand, rateOfTaps } from "~core/light-touch/rhythm";
 import {
@@ -12,7 +12,8 @@ import {
   type Rhythm,
 } from "~core/trainer/drills";
 import { counted } from "~core/words";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { WhenReady } from "~app/ui/when-ready";
 import { Hands } from "./hands";
 import type { Keep } from "./kinds";

@@ -1,5 +1,5 @@
-import { Alert } from "~app/ui/alert";
-import { Button } from "~app/ui/button";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import TextField from "@mui/material/TextField";
 import { useEffect, useState } from "react";
@@ -25,7 +25,8 @@ import { ownVisit, visitOf } from "~app/server/client/workspace.server";
 import { agree } from "~app/server/client/consent.server";
 import { inSession } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { shortDay } from "~app/ui/dates";
 import { WhenReady } from "~app/ui/when-ready";
 import { Signature, SignaturePad } from "~app/ui/signature-pad";

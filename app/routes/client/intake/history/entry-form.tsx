@@ -1,6 +1,6 @@
-import { Alert } from "~app/ui/alert";
+import Alert from "@mui/material/Alert";
 import Autocomplete from "@mui/material/Autocomplete";
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useEffect, useMemo, useRef, useState } from "react";
@@ -15,7 +15,8 @@ import { suggest } from "~core/screening/find-condition";
 import { toldAlready } from "~core/screening/told-already";
 import { readTold } from "~core/screening/told/read-told";
 import { readWhen } from "~core/screening/told/when";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { shortDay } from "~app/ui/dates";
 import type { FieldErrors } from "~app/validation";
 import { WhenReady } from "~app/ui/when-ready";

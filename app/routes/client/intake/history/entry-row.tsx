@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { useFetcher } from "react-router";
@@ -6,7 +6,8 @@ import { entryKinds } from "~core/screening/conditions";
 import type { HistoryEntry } from "~core/screening/facts";
 import { agoInWords } from "~core/screening/rough-date";
 import { entryTitle } from "~core/screening/screen";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { shortDay } from "~app/ui/dates";
 import { useOwnId } from "~app/ui/use-own-id";
 import type { FieldErrors } from "~app/validation";

@@ -1,4 +1,5 @@
-import { Switch } from "~app/ui/switch";
+import FormControlLabel from "@mui/material/FormControlLabel";
+import Switch from "@mui/material/Switch";
 import { useState } from "react";
 import { data } from "react-router";
 import { object, string } from "yup";
@@ -13,7 +14,8 @@ import { visitOf } from "~app/server/client/workspace.server";
 import { dayOfVisit, judgedOf } from "~app/server/client/screening.server";
 import { inSession } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { SafetyFigure } from "~app/ui/safety-figure";
 import { validate, type FieldErrors } from "~app/validation";
 import { getClient } from "~data/clients";
@@ -221,9 +223,11 @@ export default function History({ loaderData: told }: Route.ComponentProps) {
           <Typography variant="h3" component="h2" sx={{ flex: 1 }}>
             On the body, visit {visit.ordinal}
           </Typography>
-          <Switch on={zones} set={setZones}>
-            Stay-clear places
-          </Switch>
+          <FormControlLabel
+            slotProps={{ typography: { variant: "body2" } }}
+            control={<Switch size="small" checked={zones} onChange={(_, on) => setZones(on)} />}
+            label="Stay-clear places"
+          />
         </Box>
         <SafetyFigure
           cautions={cautions}

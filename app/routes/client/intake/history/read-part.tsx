@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import Chip from "@mui/material/Chip";
 import { useMemo } from "react";
 import { nameOf } from "~core/anatomy/places";
@@ -10,9 +10,11 @@ import { usualPreferences, usualSchool, type HistoryEntry } from "~core/screenin
 import { isActive } from "~core/screening/outcome";
 import { answers, entryAnswers, entryAnswerWord } from "~core/screening/questions";
 import { screen, unknownQuestion } from "~core/screening/screen";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { shortDay } from "~app/ui/dates";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { needsAnswer, type Part } from "./told-parts";
 
 const stanceWord = {

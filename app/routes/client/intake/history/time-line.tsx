@@ -1,7 +1,7 @@
 import { useTheme } from "@mui/material/styles";
 import type { IsoDay } from "~core/days";
 import type { HistoryEntry } from "~core/screening/facts";
-import { Box } from "~app/ui/box";
+import Box from "@mui/material/Box";
 import { laneY, timeLineLayout } from "./time-line-layout";
 
 /** The dated entries of a history along one life line; choosing one opens it. */

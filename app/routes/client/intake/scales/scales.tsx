@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { data, useFetcher } from "react-router";
@@ -20,7 +20,8 @@ import { validate, versionOf, type FieldErrors } from "~app/validation";
 import { getClient } from "~data/clients";
 import { addOwnMeasure, ownMeasuresOf, retireOwnMeasure, saveOwnScore, saveOwnWords } from "~data/own-measures";
 import { Trend } from "./trend";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { WhenReady } from "~app/ui/when-ready";
 import { heard } from "~app/told";

@@ -1,7 +1,9 @@
 import type { KeyboardEvent } from "react";
 import { answers, answerWord, type Answer } from "~core/screening/questions";
-import { Box, Typography } from "~app/ui/box";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 
 const keys: Record<string, Answer> = { y: "yes", n: "no", d: "unsure" };
 

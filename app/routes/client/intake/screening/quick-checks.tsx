@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useEffect, useState } from "react";
 import { useFetcher } from "react-router";
@@ -10,10 +10,12 @@ import {
   trunkRotation,
   type SignKey,
 } from "~core/screening/thresholds";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { useNotify } from "~app/ui/notices";
 import { WhenReady } from "~app/ui/when-ready";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 
 const rotationWord = {
   usual: "Within what is usual.",

@@ -1,4 +1,4 @@
-import { Button } from "~app/ui/button";
+import Button from "@mui/material/Button";
 import { useEffect } from "react";
 import { data, useFetcher } from "react-router";
 import { array, object, string } from "yup";
@@ -12,7 +12,8 @@ import { ownVisit, visitOf } from "~app/server/client/workspace.server";
 import { dayOfVisit, judgedOf } from "~app/server/client/screening.server";
 import { inSession } from "~app/server/request/session.server";
 import { today } from "~app/server/today.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { shortDay } from "~app/ui/dates";
 import { validate, type FieldErrors } from "~app/validation";
 import { getClient } from "~data/clients";

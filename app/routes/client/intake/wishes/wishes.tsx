@@ -1,5 +1,5 @@
-import { Alert } from "~app/ui/alert";
-import { Button } from "~app/ui/button";
+import Alert from "@mui/material/Alert";
+import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
 import Chip from "@mui/material/Chip";
 import FormControlLabel from "@mui/material/FormControlLabel";
@@ -14,7 +14,8 @@ import { nameOf } from "~core/anatomy/places";
 import type { Preferences } from "~core/screening/facts";
 import { positionName } from "~core/techniques/technique";
 import { inSession } from "~app/server/request/session.server";
-import { Box, Typography } from "~app/ui/box";
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
 import { useNotify } from "~app/ui/notices";
 import { validate, type FieldErrors } from "~app/validation";
 import { getClient } from "~data/clients";
@@ -22,7 +23,8 @@ import { Stale } from "~data/errors";
 import { preferencesOf, savePreferences } from "~data/preferences";
 import { positions, wishesSchema } from "./wishes-form";
 import { WhenReady } from "~app/ui/when-ready";
-import { ToggleButton, ToggleButtonGroup } from "~app/ui/toggles";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { heard } from "~app/told";
 
 export const handle = { slim: true };
