@@ -1,5 +1,4 @@
-import { PassThrough } from "node:stream";
-import { text } from "node:stream/consumers";
+import { Writable } from "node:stream";
 import { CacheProvider } from "@emotion/react";
 import createEmotionServer from "@emotion/server/create-instance";
 import { renderToPipeableStream } from "react-dom/server";
@@ -54,7 +53,16 @@ function drawn(page: React.ReactNode, nonce: string): Promise<string> {
   return new Promise((resolve, reject) => {
     const { pipe, abort } = renderToPipeableStream(page, {
       nonce,
-      onAllReady: () => resolve(text(pipe(new PassThrough()))),
+      onAllReady: () => {
+        const parts: Buffer[] = [];
+        const write = (part: Buffer, _encoding: string, next: () => void) => {
+          parts.push(part);
+          next();
+        };
+        pipe(new Writable({ write, highWaterMark: 1 << 20 })).on("finish", () =>
+          resolve(Buffer.concat(parts).toString()),
+        );
+      },
       onShellError: reject,
       onError: reject,
     });
