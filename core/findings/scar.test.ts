@@ -1,16 +1,7 @@
+import { handError } from "../statistics/hand-errors";
 import fc from "fast-check";
 import { conditionOf } from "../screening/conditions";
-import {
-  compareRoses,
-  roseArea,
-  scarDays,
-  scarWork,
-  shortestWays,
-  slideSe,
-  slideWays,
-  type Rose,
-  type Slide,
-} from "./scar";
+import { compareRoses, roseArea, scarDays, scarWork, shortestWays, slideWays, type Rose, type Slide } from "./scar";
 
 const rose = (slides: Slide[], visit = 1): Rose => ({ visit, moment: "before", slides, lift: 2 });
 const slides = fc.array(fc.constantFrom<Slide>(0, 1, 2, 3), { minLength: 8, maxLength: 8 });
@@ -45,7 +36,7 @@ describe("the rose of a scar", () => {
         const step = 1e-5;
         const variance = list.reduce<number>((sum, _, i) => {
           const moved = list.map((r, j) => r + (i === j ? step : 0));
-          return sum + (((roseArea(moved).percent - roseArea(list).percent) / step) * slideSe) ** 2;
+          return sum + (((roseArea(moved).percent - roseArea(list).percent) / step) * handError.slide) ** 2;
         }, 0);
         expect(roseArea(list).se).toBeCloseTo(Math.sqrt(variance), 1);
       }),

@@ -1,3 +1,4 @@
+import { handError } from "../statistics/hand-errors";
 import { differing, verdictOf, type Verdict } from "../statistics/verdict";
 import type { FigureView, Point } from "../anatomy/figure";
 import type { PlaceKey } from "../anatomy/places";
@@ -40,11 +41,6 @@ export type Scar = {
   roses: readonly Rose[];
 };
 
-/**
- * Standard error of one slide grade felt by hand: half a step (common practice, from memory, until one's own is known).
- */
-export const slideSe = 0.5;
-
 const wedge = Math.sin(Math.PI / 4) / 2;
 const areaIn = (slides: readonly number[]) =>
   wedge * slides.reduce((sum, r, i) => sum + r * slides[(i + 1) % slides.length]!, 0);
@@ -53,7 +49,7 @@ const areaIn = (slides: readonly number[]) =>
  * How much of the full rose a scar fills (0–100 %), with its standard error: neighbouring slides span triangles, and each
  * slide's error moves the two it belongs to.
  */
-export function roseArea(slides: readonly number[], se = slideSe): { percent: number; se: number } {
+export function roseArea(slides: readonly number[], se: number = handError.slide): { percent: number; se: number } {
   const full = areaIn(slides.map(() => 3));
   const n = slides.length;
   const variance = slides.reduce(

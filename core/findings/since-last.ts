@@ -1,9 +1,7 @@
 import { falseDiscovery } from "../statistics/false-discovery";
+import { handError } from "../statistics/hand-errors";
 import { differing, verdictOf, type Verdict } from "../statistics/verdict";
 import { inOrder, type Grade, type Grading, type Restriction } from "./restriction";
-
-/** Standard error of one grade by hand: half a step (common practice, until one's own is known). */
-export const gradeSe = 0.5;
 
 /** How a spot stands at a visit against when it was last graded before. */
 export type Since = {
@@ -27,7 +25,7 @@ export function sinceLast(restrictions: readonly Restriction[], visit: number, f
       from === undefined ? ordered.findLast((each) => each.visit < visit) : ordered.find((each) => each.visit === from);
     if (!before && from !== undefined) return [];
     if (!before) return [{ restriction, from: undefined, to: now.grade, verdict: undefined, p: 1 }];
-    const { p } = differing(now.grade - before.grade, Math.hypot(gradeSe, gradeSe));
+    const { p } = differing(now.grade - before.grade, Math.SQRT2 * handError.grade);
     return [
       { restriction, from: { visit: before.visit, grade: before.grade }, to: now.grade, verdict: "cannot be told", p },
     ];

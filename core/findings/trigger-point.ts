@@ -1,6 +1,7 @@
 import type { Covered } from "../anatomy/covered";
 import type { FigureView, Point } from "../anatomy/figure";
 import { placeOf } from "../anatomy/places";
+import { handError } from "../statistics/hand-errors";
 import { differing, verdictOf, type Verdict } from "../statistics/verdict";
 import type { Side } from "../units";
 import { inOrder, type Moment } from "./restriction";
@@ -27,20 +28,11 @@ export type TriggerPoint = {
   felt: readonly PointFelt[];
 };
 
-/**
- * Standard error of one tenderness rating of 0–10: set so that two points, which Farrar et al. (Pain 94, 2001, 149–158) call
- * an important change, are the smallest that can be told. Common practice, until one's own is known.
- */
-export const tendernessSe = 2 / (1.96 * Math.SQRT2);
-
 export type TendernessChange = { difference: number; band: number; verdict: Verdict };
 
 /** What tenderness changed by from one rating to another. */
 export function compareTenderness(first: PointFelt, second: PointFelt): TendernessChange {
-  const { difference, band, p } = differing(
-    second.tenderness - first.tenderness,
-    Math.hypot(tendernessSe, tendernessSe),
-  );
+  const { difference, band, p } = differing(second.tenderness - first.tenderness, Math.SQRT2 * handError.tenderness);
   return { difference, band, verdict: verdictOf(p, p) };
 }
 

@@ -1,8 +1,9 @@
+import { handError } from "../statistics/hand-errors";
 import type { Moment } from "../findings/restriction";
 import { falseDiscovery } from "../statistics/false-discovery";
 import { differing, verdictOf, type Difference, type Verdict } from "../statistics/verdict";
 import { z95, type Side } from "../units";
-import { gradeError, usualGradeSe, type HandsBy } from "./own-hands";
+import { gradeError, type HandsBy } from "./own-hands";
 
 /** Two opposite motions that a bone is tested in. `ends`: the words of either end. */
 export type BoneTest = { key: string; name: string; ends: readonly [string, string] };
@@ -139,7 +140,7 @@ export type Balance = { index: number; se: number };
  * (a − b) / (a + b), 0 when both are 0; its error by propagating that of both grades. Where both are 0, or its error would
  * pass the whole scale, it says nothing: the error is 1.
  */
-export function balanceOf([a, b]: BoneFelt["range"], se = usualGradeSe): Balance | undefined {
+export function balanceOf([a, b]: BoneFelt["range"], se: number = handError.grade): Balance | undefined {
   if (a === null || b === null) return undefined;
   const sum = a + b;
   if (sum === 0) return { index: 0, se: 1 };

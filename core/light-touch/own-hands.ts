@@ -1,13 +1,9 @@
+import { handError } from "../statistics/hand-errors";
 import { leastPairs, pooledRatio, type Ratio } from "../statistics/pooled-ratio";
 
 /** What hands grade from 0 to 3 in light touch: how stations move, and how far bones go. */
 export const handFamilies = { stations: "Stations", bones: "Bones" } as const;
 export type HandFamily = keyof typeof handFamilies;
-
-/** Standard error of one grade under the hands: half a step (common practice, until one's own is known). */
-export const usualGradeSe = 0.5;
-/** A grade tells no finer than the rounding to whole steps: 1/√12 of a step, however steadily it is repeated. */
-const roundingSe = 1 / Math.sqrt(12);
 
 /** What second rounds, blind, say of a practitioner's hands, each as a multiple of the usual error. */
 export type OwnHands = Partial<Record<HandFamily, Ratio>> & {
@@ -23,8 +19,8 @@ export type HandsBy = Readonly<Record<string, OwnHands>>;
 /** Standard error of one grade in those hands: pooled with the usual one from five pairs on, never finer than rounding. */
 export function gradeError(family: HandFamily, own?: OwnHands): { se: number; pairs?: number } {
   const known = own?.[family];
-  if (!known || known.dof < leastPairs) return { se: usualGradeSe };
-  return { se: Math.max(roundingSe, pooledRatio(known) * usualGradeSe), pairs: known.dof };
+  if (!known || known.dof < leastPairs) return { se: handError.grade };
+  return { se: Math.max(handError.rounding, pooledRatio(known) * handError.grade), pairs: known.dof };
 }
 
 /** What an error of grades rests on, as a sentence. */

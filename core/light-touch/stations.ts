@@ -1,5 +1,6 @@
+import { handError } from "../statistics/hand-errors";
 import { falseDiscovery } from "../statistics/false-discovery";
-import { usualGradeSe, type OwnHands } from "./own-hands";
+import { type OwnHands } from "./own-hands";
 import { leastPairs } from "../statistics/pooled-ratio";
 import { differing, verdictOf, type Difference, type Verdict } from "../statistics/verdict";
 
@@ -59,7 +60,7 @@ export function overallFreedom(listening: Listening): number | undefined {
 }
 
 /** Standard error of one hand's freedom, 0–1: of two grades, each with its own (in steps). */
-export const freedomSe = (gradeSe: number = usualGradeSe): number => Math.hypot(gradeSe, gradeSe) / 6;
+export const freedomSe = (gradeSe: number = handError.grade): number => Math.hypot(gradeSe, gradeSe) / 6;
 
 /** One hand at one station at two moments. */
 export type HeardAgain = Difference & {
@@ -72,7 +73,7 @@ export type HeardAgain = Difference & {
 };
 
 /** Every hand that was felt at both moments, judged together by the error of both; `gradeSe`: of one grade. */
-export function compareListening(first: Listening, second: Listening, gradeSe: number = usualGradeSe): HeardAgain[] {
+export function compareListening(first: Listening, second: Listening, gradeSe: number = handError.grade): HeardAgain[] {
   const pairs = stations.flatMap(({ key, name }) =>
     (["L", "R"] as const).flatMap((side) => {
       const [was, is] = [first[key]?.[side], second[key]?.[side]];
@@ -90,7 +91,7 @@ export function compareListening(first: Listening, second: Listening, gradeSe: n
 /** All hands together: the mean difference of those felt twice, with its error; undefined below two. */
 export function overallChange(
   compared: readonly HeardAgain[],
-  gradeSe: number = usualGradeSe,
+  gradeSe: number = handError.grade,
 ): (Difference & { verdict: Verdict }) | undefined {
   if (compared.length < 2) return undefined;
   const mean = compared.reduce((sum, { difference }) => sum + difference, 0) / compared.length;

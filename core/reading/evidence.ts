@@ -10,6 +10,7 @@ import { formatBand, formatValue, unitSign } from "../measure/format";
 import { oneEach, seUsual, type Reading } from "../measure/reading";
 import { edgeUsual, readEdge, type EdgePart } from "../move/edge-of-table";
 import { lastEdges, rangeFigure, rangesNow, shortChance, type VisitMoved } from "../move/short";
+import { handError } from "../statistics/hand-errors";
 import { normal } from "../statistics/quantiles";
 import type { VisitAnswers } from "../table/answers";
 import { checkOf } from "../table/checks";
@@ -54,12 +55,10 @@ const other = (side: Side): Side => (side === "L" ? "R" : "L");
 const viewSide = ({ id, side }: Reading): Side | null =>
   side ?? (id.endsWith(".left") ? "L" : id.endsWith(".right") ? "R" : null);
 
-/** A grade of 0–3 under the hand repeats to about this (common practice); bound is 2 and more. */
-const gradeSe = 0.6;
+/** A grade of 0–3 under the hand is bound from 2 on. */
 const bound = 1.5;
-/** Tenderness of a point from which on it counts, 0–10, and how well it repeats. */
-const tender = { from: 3, se: 1.4 } as const;
-const goniometerSe = 2.5;
+/** Tenderness of a point from which on it counts, 0–10. */
+const tenderFrom = 3;
 /** Little motion: less than this of free. */
 const quiet = 0.45;
 const headStations: readonly StationKey[] = ["vault-sides", "vault-front-back", "vault-under"];
@@ -133,9 +132,9 @@ function ofEdge(key: string, moved: readonly VisitMoved[]): Told[] {
     const words = by === undefined ? `${key} not short at the edge of the table` : `${key} short by ${Math.round(by)}°`;
     const chance =
       by !== undefined
-        ? normal(by / goniometerSe)
+        ? normal(by / handError.goniometer)
         : key === "outer band"
-          ? normal((angles.drift - edgeUsual.drift) / goniometerSe)
+          ? normal((angles.drift - edgeUsual.drift) / handError.goniometer)
           : 0.1;
     return [{ side, chance, way: "measured", words }];
   });
@@ -147,7 +146,7 @@ function ofTouch(key: string, restrictions: readonly Restriction[]): Told[] {
     const latest = latestGrade(restriction);
     if (!latest || !parts.has(restriction.structure)) return [];
     const told = {
-      chance: normal((latest.grade - bound) / gradeSe),
+      chance: normal((latest.grade - bound) / handError.grade),
       way: "hand" as const,
       words: `${structureOf(restriction.structure)!.name.toLowerCase()} graded ${latest.grade} of 3`,
     };
@@ -162,7 +161,7 @@ function ofPoint(key: string, points: readonly TriggerPoint[]): Told[] {
     const last = feltInOrder(point).at(-1);
     if (!last || !parts.has(point.structure)) return [];
     const told = {
-      chance: last.reproduced ? 0.97 : normal((last.tenderness - tender.from) / tender.se),
+      chance: last.reproduced ? 0.97 : normal((last.tenderness - tenderFrom) / handError.tenderness),
       way: "hand" as const,
       words: `point in ${structureOf(point.structure)!.name.toLowerCase()}, tender ${last.tenderness} of 10`,
     };

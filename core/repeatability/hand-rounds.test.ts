@@ -1,5 +1,6 @@
+import { handError } from "../statistics/hand-errors";
 import { bonesAfter, compareBones, type BoneEvent, type BoneFelt } from "../light-touch/bones";
-import { gradeError, gradeErrorWords, usualGradeSe } from "../light-touch/own-hands";
+import { gradeError, gradeErrorWords } from "../light-touch/own-hands";
 import { compareListening, leadsChanged, rateChange, stations, type Listening } from "../light-touch/stations";
 import { seeded } from "../random";
 import { feltAgain, handRounds } from "./hand-rounds";
@@ -103,7 +104,7 @@ describe("second rounds of listening hands", () => {
   });
 
   it("count for nothing before there are five pairs, and never finer than whole steps", () => {
-    expect(gradeError("bones", { bones: { ratio: 0.1, dof: 4 } })).toEqual({ se: usualGradeSe });
+    expect(gradeError("bones", { bones: { ratio: 0.1, dof: 4 } })).toEqual({ se: handError.grade });
     expect(gradeError("bones", { bones: { ratio: 0, dof: 500 } }).se).toBeCloseTo(1 / Math.sqrt(12), 10);
     expect(gradeErrorWords("bones")).toMatch(/±1\.0 \(common practice/);
   });

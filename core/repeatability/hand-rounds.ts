@@ -1,5 +1,6 @@
+import { handError } from "../statistics/hand-errors";
 import type { BoneFelt } from "../light-touch/bones";
-import { gradeError, handFamilies, usualGradeSe, type HandFamily, type OwnHands } from "../light-touch/own-hands";
+import { gradeError, handFamilies, type HandFamily, type OwnHands } from "../light-touch/own-hands";
 import { stations, type Listening } from "../light-touch/stations";
 import { mdc95 } from "../statistics/mdc";
 import { same, weightedKappa, type Kappa } from "../statistics/weighted-kappa";
@@ -72,7 +73,7 @@ export function handRounds(visits: readonly FeltAgain[]): HandRounds {
   const grades = all.map((family) => [family, visits.flatMap((visit) => visit.grades[family])] as const);
   for (const [family, pairs] of grades) {
     const { sd, dof } = withinSubject(pairs);
-    if (dof > 0) own[family] = { ratio: sd / usualGradeSe, dof };
+    if (dof > 0) own[family] = { ratio: sd / handError.grade, dof };
   }
   const rates = visits.flatMap((visit) => visit.rates);
   const leads = visits.flatMap((visit) => visit.leads);
@@ -96,7 +97,7 @@ export function handRounds(visits: readonly FeltAgain[]): HandRounds {
           pairs: pairs.length,
           equal: pairs.filter(([a, b]) => a === b).length,
           ...kappaOf(pairs, 4),
-          error: { own: withinSubject(pairs).sd, usual: usualGradeSe, used, mdc: mdc95(used) },
+          error: { own: withinSubject(pairs).sd, usual: handError.grade, used, mdc: mdc95(used) },
         };
       }),
     ...(rates.length > 0 && { rate: { pairs: rates.length, sd: spread.sd, mdc: mdc95(spread.sd) } }),

@@ -1,8 +1,9 @@
+import { handError } from "../statistics/hand-errors";
 import fc from "fast-check";
 import { seeded } from "../random";
 import { answersAfter, type Answer, type Pressed } from "../table/answers";
 import { checkOf, checks } from "../table/checks";
-import { gradeSe, lookError, type OwnLooks } from "../table/own-looks";
+import { lookError, type OwnLooks } from "../table/own-looks";
 import { compareTable, verdictWords } from "../table/results";
 import { drawnAgain, gradedTruths, isLayGrade, layFigures, layOrder, sights, toldFrom } from "./lay-figures";
 import { lookedAgain, roundsOf, type LookedAgain } from "./table-rounds";
@@ -53,7 +54,10 @@ describe("a second round at the table", () => {
 
   it("leaves the usual error below five pairs, pools from there on, and tells no grade finer than its step", () => {
     const check = checkOf("hip-height");
-    expect(lookError(check, "hand", roundsOf(looks(4, 2, "hand")).own)).toEqual({ se: gradeSe, basis: "usual" });
+    expect(lookError(check, "hand", roundsOf(looks(4, 2, "hand")).own)).toEqual({
+      se: handError.grade,
+      basis: "usual",
+    });
     const loose = lookError(check, "hand", roundsOf(looks(60, 1, "hand")).own);
     expect(loose.se).toBeGreaterThan(0.8);
     expect(loose).toMatchObject({ basis: "clients", pairs: 60 });
@@ -109,7 +113,7 @@ describe("a second round at the table", () => {
     const at = (clients: LookedAgain[], drawn: LookedAgain[]) => lookError(check, "hand", roundsOf(clients, drawn).own);
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 60 }), fc.double({ min: 0, max: 2, noNaN: true }), (n, sd) => {
-        expect(at([], looks(n, sd, "hand")).se).toBeGreaterThanOrEqual(gradeSe);
+        expect(at([], looks(n, sd, "hand")).se).toBeGreaterThanOrEqual(handError.grade);
       }),
     );
     expect(at([], looks(40, 1.5, "hand"))).toMatchObject({ basis: "drawings", pairs: 40 });

@@ -1,13 +1,9 @@
+import { handError } from "../statistics/hand-errors";
 import { leastPairs, pooledRatio, type Ratio } from "../statistics/pooled-ratio";
 import { familyOf, type Check, type Way } from "./checks";
 
-/** Standard error of one grade by eye or hand: half a step (common practice, until one's own is known). */
-export const gradeSe = 0.5;
-/** A grade tells no finer than the rounding to whole steps: 1/√12 of a step, however steadily it is repeated. */
-const roundingSe = 1 / Math.sqrt(12);
-
 /** The standard error of one look at a check that counts until one's own is known: in grades, or in the check's unit. */
-export const usualError = (check: Check, way: Way): number => (way === "hand" ? gradeSe : check.measure!.se);
+export const usualError = (check: Check, way: Way): number => (way === "hand" ? handError.grade : check.measure!.se);
 
 /** Checks that are looked at alike, in one way: what is known of one's own error is known of all of them. */
 export type LookKey = `${string}.${Way}`;
@@ -34,7 +30,7 @@ export function lookError(check: Check, way: Way, own?: OwnLooks): LookError {
   const { clients, drawings } = own?.[lookKey(check, way)] ?? {};
   if (clients && clients.dof >= leastPairs) {
     const se = pooledRatio(clients) * usual;
-    return { se: way === "hand" ? Math.max(se, roundingSe) : se, basis: "clients", pairs: clients.dof };
+    return { se: way === "hand" ? Math.max(se, handError.rounding) : se, basis: "clients", pairs: clients.dof };
   }
   const drawn = pooledRatio(drawings);
   return drawings && drawn > 1
