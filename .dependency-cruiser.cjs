@@ -71,6 +71,28 @@ module.exports = {
       to: { path: "^(app|scripts|e2e|bench)/" },
     },
     {
+      name: "a-kind-knows-core-only",
+      comment: "what a kind answers is computation: the register is read by data, server and page alike",
+      severity: "error",
+      from: {
+        path: "^kinds/",
+        pathNot: "^kinds/[^/]+/(screen[.]tsx|store[.]ts|form[.]ts)$|^kinds/screen[.]ts$|[.]test[.]ts$",
+      },
+      to: { pathNot: "^core/|^kinds/" },
+    },
+    {
+      name: "a-kinds-store-knows-data",
+      severity: "error",
+      from: { path: "^kinds/[^/]+/store[.]ts$" },
+      to: { pathNot: "^(core|data|kinds)/" },
+    },
+    {
+      name: "data-knows-the-register-only",
+      severity: "error",
+      from: { path: "^data/", pathNot: "[.]test[.]ts$|^data/demo/" },
+      to: { path: "^kinds/", pathNot: "^kinds/(register|kind)[.]ts$" },
+    },
+    {
       name: "devices-not-in-data-repositories",
       severity: "error",
       from: { path: "^data/", pathNot: "^data/demo/|[.]test[.]ts$" },

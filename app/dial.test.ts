@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { movementOf, movements } from "~core/move/movements";
 import { asymmetries, compareRanges, rangeOf, type Taken } from "~core/move/ranges";
 import { at, dial, scaleFor, wedge } from "./routes/client/move/dial-layout";
-import { comparedWords, differenceWords, rangeName, rangeWords } from "./routes/client/move/words";
+import { comparedWords, differenceWords, rangeName, rangeWords } from "~core/move/words";
 
 describe("the dial of a range", () => {
   it("holds whatever was measured, with the reference in view", () => {

@@ -1,4 +1,10 @@
+import { homes } from "../kinds/register";
 import { index, layout, prefix, route, type RouteConfig } from "@react-router/dev/routes";
+
+/** Kinds of record whose screen lies in their own folder. */
+const ownScreens = homes
+  .filter(({ own }) => own)
+  .map(({ path, folder }) => route(path, `../kinds/${folder}/screen.tsx`));
 
 export default [
   route("sign-in", "routes/sign-in/sign-in.tsx"),
@@ -43,6 +49,7 @@ export default [
       route("assess/arc", "routes/client/light/arc.tsx"),
       route("assess/unwinding", "routes/client/light/unwinding.tsx"),
       route("assess/listen", "routes/client/listen/listen.tsx"),
+      ...ownScreens,
       route("assess/summary", "routes/client/summary/summary.tsx"),
       route("reading", "routes/client/reading/reading.tsx"),
       route("path", "routes/client/path/path.tsx"),
@@ -52,6 +59,7 @@ export default [
       route("sessions/home", "routes/client/home/home.tsx"),
       route("change", "routes/client/change/change.tsx"),
     ]),
+    route("clients/:clientId/record.json", "routes/client/edit/record.ts"),
     route("clients/:clientId/path/input", "routes/client/path/input.ts"),
     route("clients/:clientId/cautions", "routes/client/cautions/cautions.ts"),
     route("clients/:clientId/jobs", "routes/client/jobs/jobs.ts"),

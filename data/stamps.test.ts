@@ -6,6 +6,7 @@ import { saveMeasurement } from "./measurements";
 import { stamped, unstamped } from "./migrations/022-stamps";
 import { alsoStamped } from "./migrations/024-jobs";
 import { amendmentsStamped } from "./migrations/026-amendments";
+import { dropStamped } from "./migrations/027-navicular-drop";
 import { savePreferences } from "./preferences";
 import { saveSettings } from "./practitioners";
 import { appendEvents } from "./session-events";
@@ -52,9 +53,9 @@ describe("the stamp of a client's records", () => {
         name,
         events: unstamped.includes(name) ? null : [4, 8, 16],
       });
-    expect(Object.keys({ ...stamped, ...alsoStamped, ...amendmentsStamped }).length + unstamped.length).toBe(
-      rows.length,
-    );
+    expect(
+      Object.keys({ ...stamped, ...alsoStamped, ...amendmentsStamped, ...dropStamped }).length + unstamped.length,
+    ).toBe(rows.length);
   });
 
   it("changes with what is written about the client, directly or of a visit, and with nothing about others", async () => {

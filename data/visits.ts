@@ -1,3 +1,4 @@
+import { tables } from "../kinds/register";
 import { randomUUID } from "node:crypto";
 import type { Knex } from "knex";
 import type { HandBudget } from "../core/techniques/hand-parts";
@@ -191,25 +192,8 @@ export async function loadsStamp(tx: Tx, butClient: string, from: string): Promi
 }
 
 async function hasRecords(tx: Tx, visitId: string): Promise<boolean> {
-  for (const table of [
-    "photo",
-    "job",
-    "restriction_grade",
-    "scar_rose",
-    "trigger_point_felt",
-    "skin_response",
-    "listening",
-    "session_event",
-    "table_event",
-    "measurement",
-    "own_score",
-    "own_words",
-    "consent",
-    "screening_answer",
-    "handover",
-    "home_care",
-    "visit_amendment",
-  ])
+  const recorded = Object.entries(tables).flatMap(([table, { of }]) => (of === "visit" ? [table] : []));
+  for (const table of [...recorded, "job", "handover", "visit_amendment"])
     if (await tx(table).where({ visit_id: visitId }).first("visit_id")) return true;
   return false;
 }

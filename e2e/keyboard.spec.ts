@@ -57,7 +57,7 @@ test("more about something small is there for the keyboard and the pointer, in s
 }) => {
   await signIn(page);
   await page.goto(`/clients/${ruben}/path`);
-  const chip = page.getByText(/^Pressure up to \d+$/);
+  const chip = page.getByText(/^Pressure up to \d+$/).locator("..");
   const more = page.getByRole("tooltip", { name: /^The highest pressure/ });
   await expect(chip).toHaveAccessibleDescription(/^The highest pressure for the whole body/);
   await chip.hover();

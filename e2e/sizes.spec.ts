@@ -1,4 +1,5 @@
 import { expect, test, type Locator, type Page } from "@playwright/test";
+import { homes } from "../kinds/register";
 import { ruben } from "./helpers";
 import { inKiln, newClient, readyToWork, send, signIn } from "./before";
 
@@ -47,6 +48,15 @@ const screens: [path: string, act: (page: Page) => Locator][] = [
   [`/clients/${ruben}/sessions`, (page) => page.getByRole("link", { name: /the session$/ })],
   [`/clients/${ruben}/change`, (page) => page.getByRole("heading", { level: 2 }).filter({ visible: true }).first()],
 ];
+
+/** Kinds of record bring their screens themselves; these are looked at elsewhere above. */
+const named = new Set(screens.map(([path]) => path.split("?")[0]!.split("/").slice(3).join("/")));
+for (const { path, act } of homes)
+  if (!named.has(path))
+    screens.push([
+      `/clients/${ruben}/${path}`,
+      (page) => page.getByRole(act.role, { name: new RegExp(act.name, "i") }).first(),
+    ]);
 
 /** The whole of it is on the screen, without scrolling and under nothing else. */
 async function inView(page: Page, act: Locator, what: string) {

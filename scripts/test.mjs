@@ -48,7 +48,7 @@ main(async () => {
         await check("format", () => node("prettier", "--check", "--log-level", "warn", "."));
         await check("lint", () => node("eslint", "--max-warnings", "0", "."));
         await check("boundaries", () =>
-          node("depcruise", "--config", ".dependency-cruiser.cjs", "core", "data", "devices", "app"),
+          node("depcruise", "--config", ".dependency-cruiser.cjs", "core", "data", "devices", "kinds", "app"),
         );
       })(),
     ]);

@@ -1,3 +1,4 @@
+import { homes } from "../../kinds/register";
 import { randomUUID } from "node:crypto";
 import { readFileSync } from "node:fs";
 import { connect, inPractice, type Tx } from "../../data/database";
@@ -68,5 +69,6 @@ export function addresses(): string[] {
     if (/index\(/.test(line) && prefix) found.push(prefix);
     if (route && /\[$/.test(line)) client = `/${route[1]}`;
   }
-  return [...new Set(found)];
+  const own = homes.filter(({ own }) => own).map(({ path }) => `/clients/:clientId/${path}`);
+  return [...new Set([...found, ...own])];
 }

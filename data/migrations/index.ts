@@ -26,6 +26,7 @@ import { words } from "./023-words";
 import { jobs } from "./024-jobs";
 import { said } from "./025-said";
 import { amendments } from "./026-amendments";
+import { navicularDrop } from "./027-navicular-drop";
 import { grantSql } from "./grants";
 
 type Migration = { name: string; up: (knex: Knex) => Promise<unknown>; down: () => Promise<unknown> };
@@ -56,6 +57,7 @@ const migrations: Migration[] = [
   jobs,
   said,
   amendments,
+  navicularDrop,
 ];
 
 /** Migrations are imported statically, so that the bundled server carries them. */

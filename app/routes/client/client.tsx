@@ -28,6 +28,7 @@ import { PathStrip } from "./path-strip";
 import type { StripVisit } from "./path-strip-layout";
 import { ceilingOf, sessionsOfSeries, unsafeIn } from "~app/server/client/plan-input.server";
 import { visitOf } from "~app/server/client/workspace.server";
+import { homes } from "~kinds/register";
 import { heard, type Heard, type Told } from "~app/told";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -84,37 +85,19 @@ const stages = [
   { name: "Change", path: "change" },
 ];
 
-/** Pages within a stage. */
+const partsOf = (stage: string) =>
+  homes.filter(({ path }) => path.split("/")[0] === stage).map(({ part, path }) => ({ name: part, path }));
+
+/** Pages within a stage: those of the kinds of record, and what is made of them. */
 const parts: Record<string, { name: string; path: string }[]> = {
-  intake: [
-    { name: "History", path: "intake" },
-    { name: "Screening", path: "intake/screening" },
-    { name: "Consent", path: "intake/consent" },
-    { name: "Wishes", path: "intake/wishes" },
-    { name: "Own scales", path: "intake/scales" },
-  ],
-  assess: [
-    { name: "Stand", path: "assess/stand" },
-    { name: "Table", path: "assess/table" },
-    { name: "Move", path: "assess/move" },
-    { name: "Touch", path: "assess/touch" },
-    { name: "Points", path: "assess/points" },
-    { name: "Scars", path: "assess/scars" },
-    { name: "Listen", path: "assess/listen" },
-    { name: "Arc", path: "assess/arc" },
-    { name: "Bones", path: "assess/bones" },
-    { name: "Unwinding", path: "assess/unwinding" },
-    { name: "Summary", path: "assess/summary" },
-  ],
+  intake: partsOf("intake"),
+  assess: [...partsOf("assess"), { name: "Summary", path: "assess/summary" }],
   path: [
     { name: "Plan", path: "path" },
     { name: "List", path: "path/list" },
     { name: "Side by side", path: "path/plans" },
   ],
-  sessions: [
-    { name: "Session", path: "sessions" },
-    { name: "Home care", path: "sessions/home" },
-  ],
+  sessions: partsOf("sessions"),
 };
 
 export default function ClientFrame({ loaderData: told }: Route.ComponentProps) {

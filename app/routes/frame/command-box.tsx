@@ -3,6 +3,7 @@ import Dialog from "@mui/material/Dialog";
 import TextField from "@mui/material/TextField";
 import { useEffect, useMemo, useState } from "react";
 import { useFetcher, useNavigate, useParams } from "react-router";
+import { homes } from "~kinds/register";
 import type { loader as clientsLoader } from "~app/routes/clients/clients";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
@@ -21,25 +22,10 @@ const places: Command[] = [
 ];
 const stages = [
   ["Overview", ""],
-  ["History: what was and what is", "/intake"],
-  ["Screening: may I work", "/intake/screening"],
-  ["Consent", "/intake/consent"],
-  ["Wishes: covering, positions, pause word", "/intake/wishes"],
-  ["Own scales: activities and pain", "/intake/scales"],
-  ["Stand: mark photographs", "/assess/stand"],
-  ["Touch: restrictions", "/assess/touch"],
+  ...homes.map(({ command, path }) => [command, `/${path}`] as const),
   ["Summary of the visit", "/assess/summary"],
-  ["Table: checks and retest", "/assess/table"],
-  ["Move: ranges, heard or typed", "/assess/move"],
-  ["Touch: trigger points", "/assess/points"],
-  ["Touch: scars", "/assess/scars"],
-  ["Listen: light touch", "/assess/listen"],
-  ["Arc: ten steps, still points", "/assess/arc"],
-  ["Bones: how the bones of the head move", "/assess/bones"],
-  ["Unwinding", "/assess/unwinding"],
   ["Reading: what explains it", "/reading"],
   ["Path: plan the series", "/path"],
-  ["Sessions: run sheet and notes", "/sessions"],
   ["Change: what changed, and how sure that is", "/change"],
   ["Edit client", "/edit"],
 ] as const;

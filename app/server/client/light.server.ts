@@ -1,21 +1,11 @@
-import { bonesAfter, type BoneFelt } from "~core/light-touch/bones";
+import { bonesAfter } from "~core/light-touch/bones";
+import type { LightOfVisit } from "~core/light-touch/light-of-visit";
 import { lightLines } from "~core/light-touch/light-note";
-import type { Listening } from "~core/light-touch/stations";
 import { ownHands } from "./looks.server";
 import type { Tx } from "~data/database";
 import { listeningsOf } from "~data/findings";
 import { eventsOfVisits } from "~data/session-events";
 import type { Visit } from "~data/visits";
-
-/** What light touch found and did at a visit: its lines in words, how the bones moved, what was heard at the stations. */
-export type LightOfVisit = {
-  visit: number;
-  lines: string[];
-  bones: BoneFelt[];
-  heard: Partial<Record<"before" | "after", Listening>>;
-  /** Whose hands listened, where it is known. */
-  by: Partial<Record<"before" | "after", string>>;
-};
 
 /** What was heard at the stations at each of a client's visits, those without any left out. */
 export async function heardOf(

@@ -13,23 +13,23 @@ import { formatDifference, formatValue, unitSign } from "~core/measure/format";
 import { methodName } from "~core/measure/methods";
 import { stanceLine } from "~core/measure/stance-line";
 import { viewName, views, type View } from "~core/measure/view";
-import { structureOf } from "~core/anatomy/structures";
 import { known } from "~app/server/known.server";
-import { lightOf } from "~app/server/client/light.server";
 import { ownHands } from "~app/server/client/looks.server";
-import { movedOf, tableOf } from "~app/server/client/table.server";
 import { visitOf } from "~app/server/client/workspace.server";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { changeColour } from "~app/ui/change-colour";
 import { Empty } from "~app/ui/page";
 import { getClient } from "~data/clients";
-import { restrictionsOf } from "~data/findings";
 import { measurementsOf } from "~data/measurements";
 import { ownFigures } from "~app/server/client/own-figures.server";
 import { photosOfClient } from "~data/photos";
 import { StanceOverlay } from "~app/ui/stance-overlay";
 import { heard, type Heard } from "~app/told";
+import { isAt, type At } from "~kinds/kind";
+import { differencesIn, kindsWith, momentsIn } from "~kinds/register";
+import { recordsOf } from "~app/server/client/records.server";
+import { KindChange } from "./kind-change";
 import { MoveChange } from "./move-change";
 import { LightChange } from "./light-change";
 import { TableChange } from "./table-change";
@@ -41,46 +41,29 @@ export function loader(asked: Route.LoaderArgs) {
     const client = await getClient(tx, asked.params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, asked.request);
     return {
-      table: await tableOf(tx, visits),
-      moved: await movedOf(tx, visits),
-      light: await lightOf(tx, client.id, visits),
+      records: await recordsOf(tx, client.id, visits, [...kindsWith("differences"), "lightTouch"]),
       hands: await ownHands(tx),
       clientId: client.id,
       ordinal: visit.ordinal,
       photos: await photosOfClient(tx, client.id),
       byHand: await measurementsOf(tx, client.id),
       figures: await ownFigures(tx),
-      restrictions: await restrictionsOf(tx, client.id),
     };
   });
 }
 
-type At = { ordinal: number; moment: "before" | "after" };
-
-/** What hands say of a change: the table, ranges and light touch, each judged among its own. */
+/** What hands say of a change, kind by kind, each judged among its own. */
 function ByHand({
   title,
-  table,
-  moved,
-  light,
+  records,
   hands,
   first,
   second,
-}: Pick<Heard<typeof loader>, "table" | "moved" | "light" | "hands"> & {
-  title?: string;
-  first: At;
-  second: At;
-}) {
-  const at = { first, second };
-  const { moment } = second;
-  const there = ({ visit }: { visit: number }) => visit === second.ordinal;
-  const taken = [
-    ...table.filter(there).flatMap(({ answers }) => answers),
-    ...moved.filter(there).flatMap(({ ranges }) => ranges),
-    ...light.filter(there).flatMap(({ bones }) => bones),
-  ];
-  const has = taken.some((each) => each.moment === moment) || light.some((each) => there(each) && each.heard[moment]);
-  if (!has) return null;
+}: Pick<Heard<typeof loader>, "records" | "hands"> & { title?: string; first: At; second: At }) {
+  const { look: table = [], range: moved = [], lightTouch: light = [] } = records;
+  if (!momentsIn(records).some((each) => isAt(each, second))) return null;
+  // these three say more than a list of differences
+  const { look: _, range: __, lightTouch: ___, ...others } = records;
   return (
     <>
       {title && (
@@ -88,31 +71,24 @@ function ByHand({
           {title}
         </Typography>
       )}
-      <TableChange table={table} {...at} />
-      <MoveChange moved={moved} {...at} />
-      <LightChange light={light} hands={hands} {...at} />
+      <TableChange table={table} first={first} second={second} />
+      <MoveChange moved={moved} first={first} second={second} />
+      <LightChange light={light} hands={hands} first={first} second={second} />
+      {differencesIn(others, first, second).map(({ key, name, list }) => (
+        <KindChange key={key} name={name} list={list} />
+      ))}
     </>
   );
 }
 
-/** Moments at which hands found anything. */
-const foundAt = ({ table, moved, light }: Pick<Heard<typeof loader>, "table" | "moved" | "light">) =>
-  [
-    ...table.flatMap(({ visit, answers }) => answers.map(({ moment }) => ({ visit, moment }))),
-    ...moved.flatMap(({ visit, ranges }) => ranges.map(({ moment }) => ({ visit, moment }))),
-    ...light.flatMap(({ visit, bones, heard }) => [
-      ...bones.map(({ moment }) => ({ visit, moment })),
-      ...Object.keys(heard).map((moment) => ({ visit, moment: moment as "before" | "after" })),
-    ]),
-  ].flatMap(({ visit, moment }) => (moment === "again" ? [] : [{ visit, moment }]));
-
+const atOf = ({ ordinal, moment }: MomentReadings): At => ({ visit: ordinal, moment });
 const momentName = (moment: MomentReadings) => `${moment.moment} visit ${moment.ordinal}`;
 
 export default function Change({ loaderData }: Route.ComponentProps) {
-  const { clientId, ordinal, photos, byHand, figures, restrictions, table, moved, light, hands } = heard(loaderData);
+  const { clientId, ordinal, photos, byHand, figures, records, hands } = heard(loaderData);
   const [params, setParams] = useSearchParams();
   const measured = momentsRead(photos, byHand, figures);
-  const moments = withFound(measured, foundAt({ table, moved, light }));
+  const moments = withFound(measured, momentsIn(records));
   if (moments.length < 2)
     return (
       <Box sx={{ p: 3 }}>
@@ -167,7 +143,6 @@ export default function Change({ loaderData }: Route.ComponentProps) {
   // hands alone found something at one of the two: there is nothing to draw, and no figure to sum up
   const byHands = first.readings.length === 0 || second.readings.length === 0;
   const { title, chance, next } = summarise(oneChangeEach(changes), keptBetween(moments, second.ordinal - 1));
-  const graded = restrictions.filter((restriction) => restriction.grades.length > 1);
 
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0, 1fr)", lg: "430px minmax(0, 1fr)" } }}>
@@ -185,8 +160,8 @@ export default function Change({ loaderData }: Route.ComponentProps) {
         </Box>
         {byHands ? (
           <Typography sx={{ color: "text.secondary" }}>
-            Nothing was measured at both: what hands found is compared. Pictures of the same view, marked at both, are
-            drawn here over each other.
+            No picture is marked at both: what hands found and measured is compared. Pictures of the same view, marked
+            at both, are drawn here over each other.
           </Typography>
         ) : (
           <>
@@ -254,31 +229,16 @@ export default function Change({ loaderData }: Route.ComponentProps) {
             <Typography sx={{ maxWidth: 720 }}>{next}</Typography>
           </>
         )}
-        <ByHand {...{ table, moved, light, hands, first, second }} />
+        <ByHand records={records} hands={hands} first={atOf(first)} second={atOf(second)} />
         {/* what was only looked at again by hand has no picture of its moment to be chosen by */}
         {!(second.ordinal === ordinal && second.moment === "after") && (
           <ByHand
-            {...{ table, moved, light, hands }}
+            records={records}
+            hands={hands}
             title={`Within visit ${ordinal}`}
-            first={{ ordinal, moment: "before" }}
-            second={{ ordinal, moment: "after" }}
+            first={{ visit: ordinal, moment: "before" }}
+            second={{ visit: ordinal, moment: "after" }}
           />
-        )}
-        {graded.length > 0 && (
-          <>
-            <Typography variant="h3" component="h3" sx={{ mt: 2.5 }}>
-              Restrictions by hand
-            </Typography>
-            <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
-              {graded.map((restriction) => (
-                <li key={restriction.id}>
-                  {structureOf(restriction.structure)?.name}
-                  {restriction.side === "both" ? "" : restriction.side === "L" ? ", left" : ", right"}:{" "}
-                  {restriction.grades.map((each) => each.grade).join(" → ")}
-                </li>
-              ))}
-            </Box>
-          </>
         )}
       </Box>
     </Box>

@@ -1,15 +1,13 @@
-import type { Moment } from "~core/findings/restriction";
+import type { At } from "~kinds/kind";
 import { boneName, compareBones } from "~core/light-touch/bones";
 import { gradeError, gradeErrorWords, type HandsBy } from "~core/light-touch/own-hands";
 import { compareListening, leadsChanged, overallChange, rateChange } from "~core/light-touch/stations";
 import { z95 } from "~core/units";
 import { counted } from "~core/words";
-import type { LightOfVisit } from "~app/server/client/light.server";
+import type { LightOfVisit } from "~core/light-touch/light-of-visit";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
-
-type At = { ordinal: number; moment: Moment };
 
 /** What changed under listening hands between two moments: the stations altogether and each, and how the bones moved. */
 export function LightChange({
@@ -24,10 +22,10 @@ export function LightChange({
   /** What is known of everybody's hands. */
   hands: HandsBy;
 }) {
-  const of = ({ ordinal }: At) => light.find(({ visit }) => visit === ordinal);
-  const heard = ({ ordinal, moment }: At) => of({ ordinal, moment })?.heard[moment] ?? {};
+  const of = (at: At) => light.find(({ visit }) => visit === at.visit);
+  const heard = (at: At) => of(at)?.heard[at.moment] ?? {};
   const felt = (at: At) => (of(at)?.bones ?? []).filter(({ moment }) => moment === at.moment);
-  const whose = [first, second].map(({ ordinal, moment }) => of({ ordinal, moment })?.by[moment]);
+  const whose = [first, second].map((at) => of(at)?.by[at.moment]);
   const others = Boolean(whose[0] && whose[1] && whose[0] !== whose[1]);
   const own = hands[whose[0] ?? ""];
   const { se } = gradeError("stations", own);
@@ -79,7 +77,7 @@ export function LightChange({
       <Fine>
         Felt by hand; between examiners agreement on the rate was poor (ICC about −0.02 in Wirth-Pattullo &amp; Hayes
         1994). {gradeErrorWords("stations", own)}
-        {first.ordinal !== second.ordinal &&
+        {first.visit !== second.visit &&
           " How much a body differs from one day to another by itself is not known and not in it: between visits this tells what was felt apart, not what made it so."}
       </Fine>
     </Box>

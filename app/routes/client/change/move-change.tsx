@@ -1,10 +1,8 @@
-import type { Moment } from "~core/findings/restriction";
+import type { At } from "~kinds/kind";
 import { compareRanges, rangeOf, type Taken } from "~core/move/ranges";
-import { comparedWords, rangeName } from "~app/routes/client/move/words";
+import { comparedWords, rangeName } from "~core/move/words";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-
-type At = { ordinal: number; moment: Moment };
 
 /** What changed in the ranges between two moments, judged together. */
 export function MoveChange({
@@ -16,10 +14,8 @@ export function MoveChange({
   first: At;
   second: At;
 }) {
-  const of = ({ ordinal, moment }: At) =>
-    (moved.find(({ visit }) => visit === ordinal)?.ranges ?? [])
-      .filter((taken) => taken.moment === moment)
-      .map(rangeOf);
+  const of = ({ visit: at, moment }: At) =>
+    (moved.find(({ visit }) => visit === at)?.ranges ?? []).filter((taken) => taken.moment === moment).map(rangeOf);
   const compared = compareRanges(of(first), of(second));
   if (compared.length === 0) return null;
   return (

@@ -1,14 +1,12 @@
-import type { Moment } from "~core/findings/restriction";
+import type { At } from "~kinds/kind";
 import type { VisitAnswers } from "~core/table/answers";
 import { compareTable, openRetests, verdictWords, wordsOf } from "~core/table/results";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 
-type At = { ordinal: number; moment: Moment };
-
 /** What changed at the table between two moments, judged together; and what was not looked at again. */
 export function TableChange({ table, first, second }: { table: readonly VisitAnswers[]; first: At; second: At }) {
-  const of = ({ ordinal }: At) => table.find(({ visit }) => visit === ordinal)?.answers ?? [];
+  const of = ({ visit: at }: At) => table.find(({ visit }) => visit === at)?.answers ?? [];
   const [before, after] = [of(first), of(second)];
   const compared = compareTable(
     { answers: before, moment: first.moment },
@@ -31,7 +29,7 @@ export function TableChange({ table, first, second }: { table: readonly VisitAns
       </Box>
       {open.length > 0 && (
         <Typography>
-          Off and not looked at again after visit {second.ordinal}:{" "}
+          Off and not looked at again after visit {second.visit}:{" "}
           {open.map(({ name }) => name.toLowerCase()).join(", ")}.
         </Typography>
       )}

@@ -1,6 +1,8 @@
 import { data, redirect } from "react-router";
 import { known } from "~app/server/known.server";
 import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Typography from "@mui/material/Typography";
 import type { Route } from "./+types/edit";
 import { inSession } from "~app/server/request/session.server";
 import { validate, versionOf } from "~app/validation";
@@ -36,11 +38,21 @@ export function action({ params, context }: Route.ActionArgs) {
   });
 }
 
-export default function Edit({ loaderData: told }: Route.ComponentProps) {
+export default function Edit({ loaderData: told, params }: Route.ComponentProps) {
   const loaderData = heard(told);
   return (
     <Box sx={{ p: 3 }}>
       <ClientFields initial={loaderData.form} extra={{ version: loaderData.version }} submit="Save changes" />
+      <Typography variant="h2" sx={{ mt: 4, mb: 0.5 }}>
+        Their record
+      </Typography>
+      <Typography sx={{ color: "text.secondary", mb: 1.5, maxWidth: 620 }}>
+        Everything that is recorded of them, kind by kind, as plain rows in one JSON file; pictures are not in it. It is
+        health data: keep it as you keep the rest.
+      </Typography>
+      <Button component="a" href={`/clients/${params.clientId}/record.json`} download variant="outlined">
+        Download the record
+      </Button>
     </Box>
   );
 }

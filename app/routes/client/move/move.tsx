@@ -21,7 +21,7 @@ import { EdgeCard } from "./edge-card";
 import { RangeCard } from "./range-card";
 import { RangesFound } from "./ranges-found";
 import { useInclinometerKind, WhichInclinometer } from "./which-inclinometer";
-import { rangeWords } from "./words";
+import { rangeWords } from "~core/move/words";
 
 export const handle = { slim: true };
 

@@ -15,7 +15,7 @@ import { z95, type Side } from "~core/units";
 import { Dial, type Live } from "./dial";
 import { useHearing } from "./use-hearing";
 import type { InclinometerKind } from "./which-inclinometer";
-import { rangeWords, unitOf } from "./words";
+import { rangeWords, unitOf } from "~core/move/words";
 
 /** So many repeats in a row the device takes. */
 const inARow = 3;

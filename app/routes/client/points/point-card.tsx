@@ -8,7 +8,7 @@ import {
   type PointFelt,
   type TriggerPoint,
 } from "~core/findings/trigger-point";
-import { findingName } from "~app/routes/client/touch/finding";
+import { findingName } from "~core/findings/finding-name";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";

@@ -19,7 +19,7 @@ import type { DrawnLine } from "~app/ui/draw-on-figure";
 import { FigureColumn } from "~app/ui/figure-column";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import { depthColours } from "~app/ui/theme";
-import { findingName } from "~app/routes/client/touch/finding";
+import { findingName } from "~core/findings/finding-name";
 import { validate } from "~app/validation";
 import { heard } from "~app/told";
 import { getClient } from "~data/clients";

@@ -1,3 +1,5 @@
+import { kindsWith, noteIn } from "~kinds/register";
+import { recordsOf } from "~app/server/client/records.server";
 import Alert from "@mui/material/Alert";
 import Button from "@mui/material/Button";
 import MuiLink from "@mui/material/Link";
@@ -23,14 +25,8 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { shortDay } from "~app/ui/dates";
 import { Empty } from "~app/ui/page";
-import { exerciseOf } from "~core/home-care/exercises";
-import { homeDose } from "~core/home-care/words";
-import { tableNote } from "~core/table/results";
-import { lightOf } from "~app/server/client/light.server";
-import { tableOf } from "~app/server/client/table.server";
 import { followDays, ownVisit, visitOf } from "~app/server/client/workspace.server";
 import { getClient } from "~data/clients";
-import { homeCareOf, type Given } from "~data/home-care";
 import { Stale } from "~data/errors";
 import { seriesOf } from "~data/series";
 import { eventsOf } from "~data/session-events";
@@ -39,6 +35,8 @@ import { loadWorked, putRight } from "~app/server/client/closing.server";
 import { Closed } from "./closed";
 import { Closing } from "./closing";
 import { amendSchema, closingSchema } from "./closing-form";
+
+const noted = kindsWith("note");
 
 export function loader({ request, params, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx, practitioner }) => {
@@ -73,13 +71,7 @@ export function loader({ request, params, context }: Route.LoaderArgs) {
           ? (await obstaclesOf(tx, client, visit, judged)).filter(({ settle }) => settle !== "table")
           : [],
       visit,
-      found: [
-        tableNote((await tableOf(tx, [visit]))[0]?.answers ?? []),
-        ...((await lightOf(tx, client.id, [visit]))[0]?.lines ?? []),
-        homeNote((await homeCareOf(tx, client.id)).filter(({ ordinal }) => ordinal === visit.ordinal)),
-      ]
-        .filter(Boolean)
-        .join("\n"),
+      found: noteIn(await recordsOf(tx, client.id, [visit], noted), visit.ordinal).join("\n"),
       today: today(),
       planned,
       run: state.phase === "not started" ? null : state,
@@ -129,14 +121,6 @@ export function action({ params, context }: Route.ActionArgs) {
 }
 
 /** What was given for home, for the note; "" for nothing. */
-const homeNote = (given: readonly Given[]): string =>
-  given.length === 0
-    ? ""
-    : `Home care: ${given
-        .map(({ exercise, body }) => ({ exercise: exerciseOf(exercise)!, body }))
-        .map(({ exercise, body }) => `${exercise.name}, ${homeDose(exercise, body, body.side)}`)
-        .join("; ")}.`;
-
 export default function Sessions({ loaderData, actionData: answer }: Route.ComponentProps) {
   const actionData = answer as { stale?: boolean; errors?: FieldErrors } | undefined;
   const { clientId, visit, planned, run, amendments, now, today, caps, held, obstacles } = loaderData;

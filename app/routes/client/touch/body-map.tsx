@@ -14,7 +14,7 @@ import { FigureColumn } from "~app/ui/figure-column";
 import { depthColours } from "~app/ui/theme";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import { findingName } from "./finding";
+import { findingName } from "~core/findings/finding-name";
 import { marksOf } from "./finding-marks";
 
 type Shown = "marks" | "heat" | "difference";

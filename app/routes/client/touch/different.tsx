@@ -3,7 +3,7 @@ import type { Restriction } from "~core/findings/restriction";
 import { sinceLast } from "~core/findings/since-last";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import { findingName } from "./finding";
+import { findingName } from "~core/findings/finding-name";
 
 /** What is different from last time, in a few lines; nothing where nothing is. */
 export const Different = memo(function Different({

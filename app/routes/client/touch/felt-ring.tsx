@@ -3,7 +3,8 @@ import { useEffect, useRef, type KeyboardEvent } from "react";
 import { gradeWords, historyOf, type Quality, type Restriction } from "~core/findings/restriction";
 import type { Side } from "~core/units";
 import Box from "@mui/material/Box";
-import { findingName, type Finding } from "./finding";
+import { type Finding } from "./finding";
+import { findingName } from "~core/findings/finding-name";
 import { middleOfSector, partAt, ring, ringRadius, sectorPath, type RingPart } from "./ring-layout";
 import { useFelt } from "./use-felt";
 

@@ -4,7 +4,7 @@ import { structureOf } from "~core/anatomy/structures";
 import { latestGrade, type Restriction } from "~core/findings/restriction";
 import type { FigureMark } from "~app/ui/body-figure";
 import { depthColours } from "~app/ui/theme";
-import { findingName } from "./finding";
+import { findingName } from "~core/findings/finding-name";
 
 /** Findings as marks, peeled to a depth (0: all): what lies deeper is not seen yet, what lies over it fades. */
 export const marksOf = (restrictions: readonly Restriction[], depth = 0): FigureMark[] =>

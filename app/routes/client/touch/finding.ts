@@ -1,4 +1,5 @@
 import { structureOf } from "~core/anatomy/structures";
+import { findingName } from "~core/findings/finding-name";
 import type { Named } from "~core/findings/read-line";
 import type { Direction, Grade, Moment, Quality, Restriction } from "~core/findings/restriction";
 import type { Side } from "~core/units";
@@ -16,14 +17,6 @@ export type Finding = {
 
 /** One sending of a finding: the same however often it is tried, so that it is kept once. */
 export type Sending = { id: string; name: string; body: Record<string, unknown> };
-
-export const sideWord = { L: "left", R: "right", both: "both sides" } as const;
-
-/** "Quadratus lumborum, left": a mid-line structure has no sides. */
-export const findingName = ({ structure, side }: Pick<Finding, "structure" | "side">): string => {
-  const own = structureOf(structure);
-  return own ? `${own.name}${own.midline ? "" : `, ${sideWord[side]}`}` : structure;
-};
 
 /** The line of a spot that was found before: the same structure on the same side. */
 export const sameSpot = (

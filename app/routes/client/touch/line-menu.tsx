@@ -10,7 +10,8 @@ import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { structureOf, structures } from "~core/anatomy/structures";
 import { historyOf, inOrder, type Restriction } from "~core/findings/restriction";
-import { findingName, sameSpot } from "./finding";
+import { sameSpot } from "./finding";
+import { findingName } from "~core/findings/finding-name";
 
 /** Sends something about a line, and says what takes it back. */
 export type ActOnLine = (body: Record<string, unknown>, undo: { says: string; body: Record<string, unknown> }) => void;

@@ -4,7 +4,7 @@ import { layerName } from "~core/anatomy/layers";
 import { historyOf, latestGrade, type Moment, type Restriction } from "~core/findings/restriction";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { useHydrated } from "~app/ui/use-hydrated";
-import { findingName } from "./finding";
+import { findingName } from "~core/findings/finding-name";
 import { LineMenu, type ActOnLine } from "./line-menu";
 import { takingBack, type Undoable } from "./use-undo";
 

@@ -1,6 +1,6 @@
-import type { Movement } from "~core/move/movements";
-import type { compareRanges, Judged, Range } from "~core/move/ranges";
-import { z95, type Side } from "~core/units";
+import type { Movement } from "./movements";
+import type { compareRanges, Judged, Range } from "./ranges";
+import { z95, type Side } from "../units";
 
 export const unitOf = ({ unit }: Pick<Movement, "unit">): string => (unit === "deg" ? "°" : " mm");
 export const sideWord: Record<Side, string> = { L: "left", R: "right" };
