@@ -7,7 +7,7 @@ import { differences, edited, weigh, type Edit } from "../core/series/edit";
 import { orderSteps } from "../core/series/order";
 import { minutesOf, type PlanInput, type PlannedSession, type Step } from "../core/series/plan";
 import { prove } from "../core/series/prove";
-import { breaches } from "../core/series/rules";
+import { violations } from "../core/series/rules";
 import { solve } from "../core/series/solve";
 import { seeded } from "../core/random";
 import { planInstances } from "./plan-instances";
@@ -58,7 +58,7 @@ async function main() {
     const shares = budgets.map((seconds) => {
       const moves = Math.round((20_000 * seconds) / pace);
       const runs = seeds.map((seed) => timed(() => solve(input, { seed, moves })!));
-      for (const [plan] of runs) if (breaches(input, plan.sessions).length > 0) throw new Error(`${name}: unlawful`);
+      for (const [plan] of runs) if (violations(input, plan.sessions).length > 0) throw new Error(`${name}: unlawful`);
       return `${((100 * median(runs.map(([plan]) => plan.score))) / bound).toFixed(1)} % (${median(runs.map(([, took]) => took)).toFixed(1)} s)`;
     });
     rows.push(`| ${name} | ${bound.toFixed(2)} | ${first.toFixed(2)} s | ${shares.join(" | ")} |`);

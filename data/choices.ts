@@ -1,6 +1,6 @@
 import type { Choice } from "../core/reading/pattern-targets";
 import type { Tx } from "./database";
-import { keep } from "./keep";
+import { compareAndSet } from "./compare-and-set";
 
 /** What was decided of a client's reading, in the order it was decided first. */
 export async function choicesOf(tx: Tx, clientId: string): Promise<Choice[]> {
@@ -16,7 +16,7 @@ export async function saveChoice(
   body: Choice["body"] | null,
   was?: Choice["body"] | null,
 ): Promise<void> {
-  await keep(
+  await compareAndSet(
     tx,
     "decision",
     "reading_choice",

@@ -3,7 +3,7 @@ import type { Listening, StationFelt, StationKey } from "../core/light-touch/sta
 import { isDeepStrictEqual } from "node:util";
 import type { Tx } from "./database";
 import { NotFound, Overtaken } from "./errors";
-import { keep } from "./keep";
+import { compareAndSet } from "./compare-and-set";
 
 /** A client's restrictions, newest last, each with every grading; removed ones left out. */
 export async function restrictionsOf(tx: Tx, clientId: string): Promise<Restriction[]> {
@@ -51,7 +51,7 @@ export type RestrictionDraft = Omit<Restriction, "grades">;
 export async function addRestriction(tx: Tx, clientId: string, draft: RestrictionDraft): Promise<void> {
   const { id, region, structure, side, layer, quality, bind, ease } = draft;
   const values = { client_id: clientId, region, structure, side, layer, quality, bind, ease };
-  await keep(tx, "restriction", "restriction", { id }, null, values);
+  await compareAndSet(tx, "restriction", "restriction", { id }, null, values);
 }
 
 async function ofClient(tx: Tx, clientId: string, id: string): Promise<void> {
@@ -75,7 +75,7 @@ export async function gradeRestriction(
   if (felt && !(await line.whereNull("removed_at").first("id"))) throw new NotFound("restriction");
   await ofClient(tx, clientId, at.restrictionId);
   const key = { restriction_id: at.restrictionId, visit_id: at.visitId, moment: at.moment };
-  await keep(tx, "grade", "restriction_grade", key, was, felt);
+  await compareAndSet(tx, "grade", "restriction_grade", key, was, felt);
 }
 
 export async function setRestrictionRemoved(tx: Tx, clientId: string, id: string, removed: boolean): Promise<void> {

@@ -1,7 +1,7 @@
 import type { HomeDose } from "../core/home-care/exercises";
 import type { Side } from "../core/units";
 import type { Tx } from "./database";
-import { keep } from "./keep";
+import { compareAndSet } from "./compare-and-set";
 
 export type HomeBody = HomeDose & { side: Side | null };
 /** What was given at a visit. */
@@ -23,7 +23,7 @@ export const saveHomeCare = (
   body: HomeBody | null,
   was?: HomeBody | null,
 ): Promise<void> =>
-  keep(
+  compareAndSet(
     tx,
     "home care",
     "home_care",

@@ -4,7 +4,7 @@ import type { PhotoSetup } from "../core/measure/calibration";
 import { once, type Tx } from "./database";
 import { addOnce } from "./add-once";
 import { NotFound } from "./errors";
-import { Busy } from "./lane";
+import { Busy } from "./concurrency-limiter";
 import { enqueue } from "./queue";
 
 /** A picture to be taken in: where it belongs, and how it was taken; its size is known once it is read. */
@@ -98,7 +98,7 @@ export async function tryAgain(tx: Tx, clientId: string, id: string): Promise<vo
 }
 
 /** Begins with a job; undefined where there is nothing to be done any more. */
-export async function takeUp(tx: Tx, id: string): Promise<Work | undefined> {
+export async function claim(tx: Tx, id: string): Promise<Work | undefined> {
   const [row] = await tx("job").where({ id }).whereNull("problem").update({ share: 0 }).returning("*");
   return (
     row && {
@@ -120,7 +120,7 @@ export async function fileOf(tx: Tx, id: string): Promise<Buffer> {
 }
 
 /** Says how much of a job is done; throws Stopped where it is not wanted any more. */
-export async function doneOf(tx: Tx, id: string, share: number): Promise<void> {
+export async function progress(tx: Tx, id: string, share: number): Promise<void> {
   if (!(await tx("job").where({ id }).update({ share }))) throw new Stopped();
 }
 

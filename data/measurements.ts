@@ -2,7 +2,7 @@ import type { HandMeasurement } from "../core/measure/by-hand";
 import type { HandMethodKey } from "../core/measure/methods";
 import type { Moment } from "../core/findings/restriction";
 import { once, type Tx } from "./database";
-import { keep } from "./keep";
+import { compareAndSet } from "./compare-and-set";
 
 const select = (tx: Tx) =>
   tx("measurement as m").join("visit as v", "v.id", "m.visit_id").select({
@@ -32,7 +32,14 @@ export async function saveMeasurement(
   const { moment, readingId, method, standing = 1 } = measured;
   const key = { visit_id: visitId, moment, reading_id: readingId, method, standing };
   const row = (value: number | null) => (value === null ? null : { value });
-  await keep(tx, "measurement", "measurement", key, was === undefined ? undefined : row(was), row(measured.value));
+  await compareAndSet(
+    tx,
+    "measurement",
+    "measurement",
+    key,
+    was === undefined ? undefined : row(was),
+    row(measured.value),
+  );
   if (measured.value !== null) await tx("measurement").where(key).update({ measured_by: by });
 }
 

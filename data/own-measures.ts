@@ -2,7 +2,7 @@ import type { OwnMeasure, OwnScore } from "../core/own-measures/own-measures";
 import { changeSeen } from "./change-seen";
 import type { Tx } from "./database";
 import { NotFound } from "./errors";
-import { keep } from "./keep";
+import { compareAndSet } from "./compare-and-set";
 
 export async function ownMeasuresOf(
   tx: Tx,
@@ -43,7 +43,7 @@ export async function addOwnMeasure(
   measure: { id: string; kind: "activity" | "pain"; name: string },
 ): Promise<void> {
   const { id, kind, name } = measure;
-  await keep(tx, "own scale", "own_measure", { id }, null, { client_id: clientId, kind, name });
+  await compareAndSet(tx, "own scale", "own_measure", { id }, null, { client_id: clientId, kind, name });
 }
 
 /** Whether a scale is still asked for, where it stood at `version` so far. */
@@ -76,7 +76,7 @@ export async function saveOwnScore(
   if (!(await tx("own_measure").where({ id: measureId, client_id: clientId }).first("id")))
     throw new NotFound("own scale");
   const before = was === undefined || was === null ? was : { score: was };
-  await keep(tx, "score", "own_score", { measure_id: measureId, visit_id: visitId }, before, { score });
+  await compareAndSet(tx, "score", "own_score", { measure_id: measureId, visit_id: visitId }, before, { score });
 }
 
 /** The client's own words at a visit, where `was` stood so far ("": nothing). */
@@ -85,5 +85,5 @@ export async function saveOwnWords(tx: Tx, visitId: string, words: string, was?:
   const stored = await tx("own_words").where({ visit_id: visitId }).first<{ words: string } | undefined>("words");
   // words that were emptied are no words
   const empty = stored?.words === "" && before === null;
-  await keep(tx, "own words", "own_words", { visit_id: visitId }, empty ? { words: "" } : before, { words });
+  await compareAndSet(tx, "own words", "own_words", { visit_id: visitId }, empty ? { words: "" } : before, { words });
 }

@@ -9,7 +9,7 @@ import { Overtaken } from "./errors";
 import { bound, inPractice, prove, withProof, type Tx } from "./database";
 import type { Handover } from "./handovers";
 import { inTransaction } from "./transaction";
-import { Lane } from "./lane";
+import { ConcurrencyLimiter } from "./concurrency-limiter";
 import { forgetTries, giveBack, inTime, noteTry, pause, throttleKey, type Wait } from "./throttle";
 
 /** How the camera is usually set up, in mm: asked once, noted with every picture. */
@@ -37,7 +37,7 @@ const sha256 = (text: string) => createHash("sha256").update(text).digest("hex")
 const argon = { memoryCost: 19456, timeCost: 2, parallelism: 1 };
 
 /** Checking a password costs memory and time on purpose: two at once, and a bounded number waiting from one address. */
-const checking = new Lane({ atOnce: 2, inside: 64, ofOne: 8 });
+const checking = new ConcurrencyLimiter({ atOnce: 2, inside: 64, ofOne: 8 });
 
 /** A hash of nothing anyone can type: checking against it makes an unknown e-mail as slow as a wrong password. */
 const nobody = hash(randomBytes(32), argon);

@@ -3,7 +3,7 @@ import type { Rose, Scar, Slide } from "../core/findings/scar";
 import { changeSeen } from "./change-seen";
 import type { Tx } from "./database";
 import { NotFound } from "./errors";
-import { keep } from "./keep";
+import { compareAndSet } from "./compare-and-set";
 
 export type ScarRecorded = Scar & {
   /** When its state was told last (ISO): what was decided about it before does not count any more. */
@@ -46,7 +46,7 @@ export type ScarDraft = Omit<Scar, "roses">;
 export async function addScar(tx: Tx, clientId: string, draft: ScarDraft): Promise<void> {
   const { id, places, side, line, lengthMm, since, closed, words } = draft;
   const row = { client_id: clientId, places: [...places], side, line, length_mm: lengthMm, since, closed, words };
-  await keep(tx, "scar", "scar", { id }, null, row);
+  await compareAndSet(tx, "scar", "scar", { id }, null, row);
 }
 
 async function ofClient(tx: Tx, clientId: string, id: string): Promise<void> {
@@ -81,5 +81,5 @@ export async function feelScar(
     throw new NotFound("scar");
   const key = { scar_id: at.scarId, visit_id: at.visitId, moment: at.moment };
   const row = ({ slides, lift }: RoseFelt) => ({ slides: [...slides], lift });
-  await keep(tx, "scar", "scar_rose", key, was ? row(was) : was, row(felt));
+  await compareAndSet(tx, "scar", "scar_rose", key, was ? row(was) : was, row(felt));
 }

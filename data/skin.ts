@@ -2,7 +2,7 @@ import type { IsoDay } from "../core/days";
 import type { SkinFound } from "../core/findings/skin";
 import type { Tx } from "./database";
 import { NotFound } from "./errors";
-import { keep } from "./keep";
+import { compareAndSet } from "./compare-and-set";
 
 export type SkinRecorded = SkinFound & {
   /** When it was recorded (ISO). */
@@ -36,7 +36,7 @@ export type SkinDraft = Pick<SkinFound, "id" | "place" | "side" | "response" | "
 export async function addSkin(tx: Tx, clientId: string, visitId: string, draft: SkinDraft): Promise<void> {
   const { id, place, side, response, after } = draft;
   const row = { client_id: clientId, visit_id: visitId, place, side, response, after };
-  await keep(tx, "skin", "skin_response", { id }, null, row);
+  await compareAndSet(tx, "skin", "skin_response", { id }, null, row);
 }
 
 async function change(tx: Tx, clientId: string, id: string, to: object): Promise<void> {

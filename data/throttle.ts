@@ -1,7 +1,7 @@
 import { createHash } from "node:crypto";
 import type { Knex } from "knex";
 import { withProof } from "./database";
-import { Lane } from "./lane";
+import { ConcurrencyLimiter } from "./concurrency-limiter";
 
 const minutes = 15;
 /** Wrong passwords in a quarter of an hour before each further try waits. */
@@ -9,7 +9,7 @@ const free = 6;
 const [firstWait, longestWait] = [3, 30];
 
 /** Tries that wait: one at a time for each key, and a bounded number in all. Nobody is shut out; who guesses waits for each guess. */
-const slow = new Lane({ atOnce: 64, inside: 64, ofOne: 1 });
+const slow = new ConcurrencyLimiter({ atOnce: 64, inside: 64, ofOne: 1 });
 
 export type Wait = (seconds: number) => Promise<unknown>;
 export const pause: Wait = (seconds) => new Promise((resolve) => setTimeout(resolve, seconds * 1000));

@@ -2,7 +2,7 @@ import type { Moment } from "../core/findings/restriction";
 import type { PointFelt, TriggerPoint } from "../core/findings/trigger-point";
 import type { Tx } from "./database";
 import { NotFound } from "./errors";
-import { keep } from "./keep";
+import { compareAndSet } from "./compare-and-set";
 
 /** A client's trigger points in the order they were found, each with all that was felt at it; removed ones left out. */
 export async function triggerPointsOf(tx: Tx, clientId: string): Promise<TriggerPoint[]> {
@@ -38,7 +38,7 @@ export type PointDraft = Omit<TriggerPoint, "felt">;
 /** Adds a trigger point; sent twice it is one. An id that is another client's, or says something else already, is refused. */
 export async function addTriggerPoint(tx: Tx, clientId: string, draft: PointDraft): Promise<void> {
   const { id, structure, side, at, area, referral } = draft;
-  await keep(tx, "trigger point", "trigger_point", { id }, null, {
+  await compareAndSet(tx, "trigger point", "trigger_point", { id }, null, {
     client_id: clientId,
     structure,
     side,
@@ -69,5 +69,5 @@ export async function feelPoint(
     throw new NotFound("trigger point");
   const key = { point_id: at.pointId, visit_id: at.visitId, moment: at.moment };
   const { tenderness, reproduced, held } = felt;
-  await keep(tx, "trigger point", "trigger_point_felt", key, was, { tenderness, reproduced, held });
+  await compareAndSet(tx, "trigger point", "trigger_point_felt", key, was, { tenderness, reproduced, held });
 }

@@ -4,7 +4,7 @@ import { withoutWords } from "~app/server/request/log.server";
 import { PracticeCache } from "./practice-cache.server";
 import { trustedProxies } from "~app/server/request/trusted-proxies";
 import { NotFound, Overtaken } from "~data/errors";
-import { Busy, Lane } from "~data/lane";
+import { Busy, ConcurrencyLimiter } from "~data/concurrency-limiter";
 
 describe("a cache of the server", () => {
   const of = (practiceId: string) => ({ practiceId });
@@ -37,7 +37,7 @@ describe("a cache of the server", () => {
 
 describe("a lane", () => {
   it("works as many at once as it says, in the order they came, and turns away who finds no place", async () => {
-    const lane = new Lane({ atOnce: 1, inside: 3, ofOne: 2 });
+    const lane = new ConcurrencyLimiter({ atOnce: 1, inside: 3, ofOne: 2 });
     const order: string[] = [];
     let running = 0;
     const work = (name: string) => async () => {

@@ -4,7 +4,7 @@ import { post, signIn } from "../server";
 import { addresses, fingerprint, kiln, secondPractice, within } from "./practices";
 
 /** Words of the demo practice that must never reach anyone else. */
-const secrets = ["Asplund", "Maribel", "Desmond", "Petra", "Kiln Lane", "odile@", "net mender"];
+const secrets = ["Asplund", "Maribel", "Desmond", "Petra", "Kiln ConcurrencyLimiter", "odile@", "net mender"];
 
 type Ids = Record<string, string[]>;
 

@@ -71,7 +71,7 @@ export function anneal(
     const heat = search.warm * (search.cold / search.warm) ** (move / search.moves);
     const before = draft.worth;
     const touched = change();
-    if (touched && [...touched].every((s) => build.mend(s) && fit(draft, s)) && lawful(touched)) {
+    if (touched && [...touched].every((s) => build.mend(s) && fit(draft, s)) && checkPlan(touched)) {
       if (draft.worth >= before || random.uniform() < Math.exp((draft.worth - before) / heat)) {
         draft.settle();
         keepBest(move);
@@ -91,14 +91,14 @@ export function anneal(
         if (kind !== "middle" || locked || !held[s]!.has[c]) continue;
         const before = draft.worth;
         draft.leave(s, c);
-        if (build.mend(s) && fit(draft, s) && lawful(new Set([s])) && draft.worth >= before - 1e-9) {
+        if (build.mend(s) && fit(draft, s) && checkPlan(new Set([s])) && draft.worth >= before - 1e-9) {
           draft.settle();
           keepBest(search.moves);
         } else draft.undo();
       }
   }
 
-  function lawful(touched: ReadonlySet<number>): boolean {
+  function checkPlan(touched: ReadonlySet<number>): boolean {
     let first = count;
     for (const s of touched) {
       if (!draft.balanced(s)) return false;

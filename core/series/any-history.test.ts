@@ -12,7 +12,7 @@ import { exampleInput } from "../test/plan-inputs";
 import { sessionDays } from "./dates";
 import { quickPlan } from "../test/quick-plan";
 import type { PlanInput } from "./plan";
-import { breaches, unsafe } from "./rules";
+import { violations, unsafe } from "./rules";
 
 const today = "2026-11-25";
 const days = sessionDays([], { startOn: today, intervalDays: 14 }, 3);
@@ -79,7 +79,7 @@ describe("plans for any history", () => {
           // where too much is out there may be no plan: then none is given, rather than a bad one
           if (!sessions) return;
           planned += 1;
-          expect(breaches(made, sessions)).toEqual([]);
+          expect(violations(made, sessions)).toEqual([]);
           for (const [s, session] of sessions.entries())
             for (const outcome of cautions.filter((each) => isActive(each, days[s]!)))
               for (const step of session.steps)
@@ -95,7 +95,7 @@ describe("plans for any history", () => {
     expect(planned).toBeGreaterThan(24);
   });
 
-  it("that were lawful stay so when a caution is taken away", () => {
+  it("that were checkPlan stay so when a caution is taken away", () => {
     fc.assert(
       fc.property(fc.array(entry, { minLength: 1, maxLength: 4 }), fc.nat(), (history, pick) => {
         const sessions = quickPlan(input(screen(factsOf({ history }))));

@@ -7,7 +7,7 @@ import type { Restriction } from "../findings/restriction";
 import type { Outcome } from "../screening/outcome";
 import { exampleInput } from "../test/plan-inputs";
 import { tableMinutesOf, type PlanInput } from "./plan";
-import { breaches } from "./rules";
+import { violations } from "./rules";
 import { solve } from "./solve";
 
 /** RUNS=500 npx jest core/series/any-plan for a long look, at long series, too. */
@@ -77,7 +77,7 @@ describe("any plan", () => {
         const plan = solve(made, { seed, moves: 250 });
         if (!plan) return;
         found += 1;
-        expect(breaches(made, plan.sessions)).toEqual([]);
+        expect(violations(made, plan.sessions)).toEqual([]);
       }),
       { numRuns: runs },
     );

@@ -6,7 +6,7 @@ import { arcMinutes } from "./arc-minutes";
 import { edited } from "./edit";
 import { sessionMinutes, type PlanInput, type PlannedSession } from "./plan";
 import { prove } from "./prove";
-import { breaches } from "./rules";
+import { violations } from "./rules";
 import { solve } from "./solve";
 import { templateOf, templates } from "./template";
 
@@ -40,7 +40,7 @@ describe("a series that is the light-touch arc", () => {
   it.each(arcs.map(({ key }) => key))("%s keeps the arc's order, listens first and again, and every rule", (key) => {
     const input = inputFor(key);
     const plan = solve(input, effort)!;
-    expect(breaches(input, plan.sessions)).toEqual([]);
+    expect(violations(input, plan.sessions)).toEqual([]);
     plan.sessions.forEach((session, s) => {
       const own = partsOfForm(templateOf(key).sessions[s]!.arc!).map(({ technique }) => technique);
       expect(keys(session)).toEqual([...own, "rise-slowly"]);
@@ -77,13 +77,13 @@ describe("a series that is the light-touch arc", () => {
     const input = inputFor("arc-3");
     const { sessions } = solve(input, effort)!;
     const without = edited(input, sessions, { kind: "remove", technique: listeningAgain, session: 1 });
-    expect(breaches(input, without).map(({ sentence }) => sentence)).toContain(
+    expect(violations(input, without).map(({ sentence }) => sentence)).toContain(
       "Session 2: listening again is missing: without it nothing can be compared.",
     );
     const turned = sessions.map((session, s) => (s === 1 ? { steps: [...session.steps].reverse() } : session));
-    expect(breaches(input, turned).some(({ rule }) => rule === "arc")).toBe(true);
+    expect(violations(input, turned).some(({ rule }) => rule === "arc")).toBe(true);
     const foreign = edited(input, sessions, { kind: "add", technique: "lt-sphenoid", session: 0 });
-    expect(breaches(input, foreign).map(({ sentence }) => sentence)).toContain(
+    expect(violations(input, foreign).map(({ sentence }) => sentence)).toContain(
       "Session 1: Sphenoid back and forward cannot be used: it is no part of the arc in session 1 (Sheets).",
     );
     // listening cannot be left out by a lock either; a hold can
@@ -102,7 +102,7 @@ describe("a series that is the light-touch arc", () => {
     const two = inputFor("arc-1", { cautions: [puncture] });
     const plan = solve(two, effort)!;
     expect(keys(plan.sessions[0]!)).toEqual([listeningFirst, "lt-sheets", "lt-sacrum", listeningAgain, "rise-slowly"]);
-    expect(breaches(two, plan.sessions)).toEqual([]);
+    expect(violations(two, plan.sessions)).toEqual([]);
     const three = inputFor("arc-3", { cautions: [puncture] });
     expect(solve(three, effort)).toBeUndefined();
     expect(prove(highs, three)).toMatchObject({

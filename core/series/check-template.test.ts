@@ -5,7 +5,7 @@ import { stemFrom } from "../shelf";
 import { exampleInput } from "../test/plan-inputs";
 import { quickPlan } from "../test/quick-plan";
 import { templateDifferences, templateHints } from "./check-template";
-import { breaches } from "./rules";
+import { violations } from "./rules";
 import {
   isTemplate,
   shelveTemplates,
@@ -60,7 +60,7 @@ describe("a practice's own templates", () => {
     const input = { ...exampleInput, template: "kiln-four~1", days: exampleInput.days.slice(0, 4) };
     const plan = quickPlan(input)!;
     expect(plan).toHaveLength(4);
-    expect(breaches(input, plan)).toEqual([]);
+    expect(violations(input, plan)).toEqual([]);
   });
 
   it("take the place of the usual one where that was changed, and stand in where it was retired", () => {

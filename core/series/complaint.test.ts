@@ -9,7 +9,7 @@ import { complaintNeed, helpsComplaint } from "./complaint";
 import { sessionDays } from "./dates";
 import { minutesOf, type PlanInput } from "./plan";
 import { rulebook } from "./rulebook";
-import { breaches } from "./rules";
+import { violations } from "./rules";
 
 const days = sessionDays([], { startOn: "2026-11-25", intervalDays: 10 }, 10);
 const needs = (input: PlanInput) => days.map((_, s) => complaintNeed(s, input));
@@ -39,7 +39,7 @@ describe("what the complaint's own region is to get", () => {
           expect(minutes).toBeLessThanOrEqual(rulebook.complaint);
         }
         const sessions = quickPlan(input)!;
-        expect(breaches(input, sessions)).toEqual([]);
+        expect(violations(input, sessions)).toEqual([]);
         sessions.forEach(({ steps }, s) => {
           const given = steps
             .filter((step) => helpsComplaint(techniqueOf(step.technique), input))

@@ -3,7 +3,7 @@ import { exampleInput, smallInput } from "../test/plan-inputs";
 import { courseOf, isCourse, sessionsOf } from "./course";
 import { changedCourse, goingOn, whyNotChange, type Numbered } from "./lengthen";
 import type { PlanInput } from "./plan";
-import { breaches } from "./rules";
+import { violations } from "./rules";
 import { solve } from "./solve";
 import { usualStability } from "./draft";
 import { differences } from "./edit";
@@ -47,9 +47,9 @@ describe("the course of a series through its template", () => {
       const input: PlanInput = { ...smallInput, course };
       const plan = solve(input, { seed: 3, moves: 2500 })!;
       expect(plan.sessions).toHaveLength(course.length);
-      expect(breaches(input, plan.sessions)).toEqual([]);
+      expect(violations(input, plan.sessions)).toEqual([]);
       // without its course the plan has a wrong number of sessions
-      if (course.length !== 3) expect(breaches(smallInput, plan.sessions)[0]!.rule).toBe("length of series");
+      if (course.length !== 3) expect(violations(smallInput, plan.sessions)[0]!.rule).toBe("length of series");
     }
   });
 });
@@ -126,7 +126,7 @@ describe("a session once more, or left out", () => {
     const more = changedCourse({ ...exampleInput, sessions: before.sessions }, { kind: "again", session: 4 });
     const input: PlanInput = { ...exampleInput, course: more.course! };
     const after = solve(input, { seed: 1, moves: 12_000 }, undefined, { kept: more.sessions, ...usualStability })!;
-    expect(breaches(input, after.sessions)).toEqual([]);
+    expect(violations(input, after.sessions)).toEqual([]);
     const steps = after.sessions.reduce((sum, session) => sum + session.steps.length, 0);
     const changed = differences(more.sessions, after.sessions).filter(({ kind }) => kind === "new" || kind === "gone");
     expect(changed.length).toBeLessThan(0.35 * steps);

@@ -4,7 +4,7 @@ import { techniqueOf } from "../techniques/library";
 import { exampleInput } from "../test/plan-inputs";
 import { differences, differenceWords, edited, insteadOf, weigh, type Edit } from "./edit";
 import { minutesOf, type PlannedSession } from "./plan";
-import { breaches } from "./rules";
+import { violations } from "./rules";
 import { scoreOf } from "./score";
 import { solve } from "./solve";
 
@@ -66,7 +66,7 @@ describe("a plan that is changed by hand", () => {
         expect(after.slice(0, 4)).toEqual(plan.slice(0, 4));
         for (const { steps } of after) expect(new Set(steps.map(({ technique }) => technique)).size).toBe(steps.length);
         if (edit.kind === "time")
-          expect(breaches(half, after).filter(({ rule }) => rule === "step length")).toEqual([]);
+          expect(violations(half, after).filter(({ rule }) => rule === "step length")).toEqual([]);
       }),
       { numRuns: 60 },
     );
@@ -80,7 +80,9 @@ describe("a plan that is changed by hand", () => {
         expect(standing).toEqual([]);
         expect(points).toBeCloseTo(scoreOf(input, after) - scoreOf(input, plan), 9);
         // the solved plan breaks nothing: whatever is broken now, the edit broke
-        expect(broken.map(({ sentence }) => sentence)).toEqual(breaches(input, after).map(({ sentence }) => sentence));
+        expect(broken.map(({ sentence }) => sentence)).toEqual(
+          violations(input, after).map(({ sentence }) => sentence),
+        );
         expect(mended).toEqual([]);
         expect(differences(plan, after).length === 0).toBe(
           keysOf(after).join() === keysOf(plan).join() &&

@@ -18,7 +18,7 @@ import {
   verdictIn,
   whyNot,
 } from "./rulebook";
-import { breaches, type Breach } from "./rules";
+import { violations, type Violation } from "./rules";
 import { scoreOf } from "./score";
 
 /** One change by hand. Sessions count from 0; `by` in whole half minutes a side. */
@@ -137,11 +137,11 @@ export function edited(input: PlanInput, sessions: readonly PlannedSession[], ed
  * What a change costs or gains in points, and which rules it breaks or mends, each a sentence. `standing`: broken before and
  * after, as by findings or work that came after the plan was solved.
  */
-export type Weighed = { points: number; broken: Breach[]; mended: Breach[]; standing: Breach[] };
+export type Weighed = { points: number; broken: Violation[]; mended: Violation[]; standing: Violation[] };
 
 export function weigh(input: PlanInput, before: readonly PlannedSession[], after: readonly PlannedSession[]): Weighed {
-  const [was, is] = [breaches(input, before), breaches(input, after)];
-  const missing = (list: readonly Breach[], from: readonly Breach[]) =>
+  const [was, is] = [violations(input, before), violations(input, after)];
+  const missing = (list: readonly Violation[], from: readonly Violation[]) =>
     list.filter(({ sentence }) => !from.some((other) => other.sentence === sentence));
   return {
     points: scoreOf(input, after) - scoreOf(input, before),

@@ -6,7 +6,7 @@ import { cautionsOnStep, heldBack, targetsServed, whyStep, withoutStep } from ".
 import { quickPlan } from "../test/quick-plan";
 import type { Lock, PlanInput, Step } from "./plan";
 import { isClosing, isOpening, isRising } from "./rulebook";
-import { breaches } from "./rules";
+import { violations } from "./rules";
 import { scoreOf } from "./score";
 
 const plan = quickPlan(exampleInput)!;
@@ -174,7 +174,7 @@ describe("what lies over a structure", () => {
     const bare = sessions.map((session, i) =>
       i === at ? { steps: [steps[0]!, steps[sink]!, ...steps.slice(-2)] } : session,
     );
-    expect(breaches(input, bare).find(({ rule }) => rule === "preparation")?.sentence).toMatch(
+    expect(violations(input, bare).find(({ rule }) => rule === "preparation")?.sentence).toMatch(
       /Loin sink is not prepared: nothing softens the layer above it at the flank/,
     );
   });

@@ -6,7 +6,7 @@ import { leastMissed, planFigures } from "./figures";
 import { sessionForClient } from "./for-client";
 import { changedCourse, type Numbered } from "./lengthen";
 import { minutesOf, type PlanInput } from "./plan";
-import { breaches } from "./rules";
+import { violations } from "./rules";
 import { scoreOf } from "./score";
 import { solve } from "./solve";
 import { variantsOf } from "./variants";
@@ -79,7 +79,7 @@ describe("other ways to go about a series", () => {
     expect(fewer!.what).toMatch(/^Without \d+ \(.*\) and \d+ \(.*\), whose steps are missed least$/);
     const gentle: PlanInput = { ...exampleInput, ...gentler!.settings };
     const soft = solve(gentle, { seed: 1, moves: 500 })!;
-    expect(breaches(gentle, soft.sessions)).toEqual([]);
+    expect(violations(gentle, soft.sessions)).toEqual([]);
     expect(planFigures(gentle, soft.sessions).pressure.most).toBeLessThanOrEqual(4);
     // what cannot be done so softly breaks the ceiling, and is told so
     expect(planFigures({ ...exampleInput, pressureMost: 1 }, plan).broken.join(" ")).toMatch(/ceiling of this series/);
@@ -89,7 +89,7 @@ describe("other ways to go about a series", () => {
       sessions: plan,
     });
     const eight: PlanInput = { ...exampleInput, course: own.course! };
-    expect(breaches(eight, solve(eight, { seed: 1, moves: 500 })!.sessions)).toEqual([]);
+    expect(violations(eight, solve(eight, { seed: 1, moves: 500 })!.sessions)).toEqual([]);
   });
 
   it("offers none that changes nothing", () => {

@@ -5,7 +5,7 @@ import { targetsServed } from "./explain";
 import { turnsIn } from "./order";
 import { minutesOf, sessionMinutes, type PlanInput, type PlannedSession } from "./plan";
 import { verdictIn } from "./rulebook";
-import { breaches } from "./rules";
+import { violations } from "./rules";
 import { scoreOf, strain, totalLoad } from "./score";
 import { isQuiet, shareAt } from "./wishes";
 
@@ -83,7 +83,7 @@ export function planFigures(input: PlanInput, sessions: readonly PlannedSession[
     turns: ahead.reduce((sum, session) => sum + turnsIn(session.steps), 0),
     thumbs: Math.max(0, ...ahead.map((session) => strain(session, "thumb"))),
     load: steps.reduce((sum, { technique, time }) => sum + totalLoad(technique) * time, 0),
-    broken: breaches(input, sessions).map(({ sentence }) => sentence),
+    broken: violations(input, sessions).map(({ sentence }) => sentence),
   };
 }
 

@@ -20,7 +20,7 @@ import {
   whyNot,
   workingDepth,
 } from "./rulebook";
-import { breaches } from "./rules";
+import { violations } from "./rules";
 import { coverageItems, delivered, minutesByPlace, scoreOf, strain, worthOf } from "./score";
 import { templateOf, templates } from "./template";
 import { hopeless } from "./prove";
@@ -31,7 +31,7 @@ describe("the model", () => {
   const formulation = formulate(exampleInput);
   const start = formulation.startFrom(plan);
 
-  it("holds a lawful plan: every row is kept by the columns it stands for", () => {
+  it("holds a checkPlan plan: every row is kept by the columns it stands for", () => {
     const { model } = formulation;
     const broken = model.rows.filter((row) => {
       const sum = row.entries.reduce((total, [column, value]) => total + value * start[column]!, 0);
@@ -78,11 +78,11 @@ describe("a first plan", () => {
     ["half a series behind", { done: plan.slice(0, 5) }],
     ["a step locked in", { locks: [{ session: 2, technique: "crest-follow", kind: "keep" }] }],
     ["a step left out", { locks: [{ session: 0, technique: plan[0]!.steps[2]!.technique, kind: "leave-out" }] }],
-  ])("is lawful with %s", (_name, change) => {
+  ])("is checkPlan with %s", (_name, change) => {
     const input = { ...exampleInput, ...change };
     const found = quickPlan(input);
     expect(found).toBeDefined();
-    expect(breaches(input, found!)).toEqual([]);
+    expect(violations(input, found!)).toEqual([]);
   });
 });
 

@@ -6,7 +6,7 @@ import { handParts, noHands, spares, type HandBudget, type Hands } from "../tech
 import { budgetIn, sessionLoad } from "./hands";
 import { handsLeft } from "./hands-left";
 import type { PlanInput } from "./plan";
-import { breaches } from "./rules";
+import { violations } from "./rules";
 import { strain } from "./score";
 import { solve } from "./solve";
 
@@ -68,7 +68,7 @@ describe("a plan within the hands' budgets", () => {
     const hands = smallInput.template === "three-step" ? [{ thumb: 6, back: 30 }, { wrist: 20 }, { shoulder: 15 }] : [];
     const input: PlanInput = { ...smallInput, hands };
     const { sessions } = solve(input, { seed: 1, moves: 2500 })!;
-    expect(breaches(input, sessions)).toEqual([]);
+    expect(violations(input, sessions)).toEqual([]);
     sessions.forEach((session, s) => {
       const load = sessionLoad(session);
       for (const part of handParts) {
@@ -78,7 +78,7 @@ describe("a plan within the hands' budgets", () => {
     });
     // and it says which part of whom would be asked too much of
     const tight: PlanInput = { ...input, hands: hands.map((each) => ({ ...each, back: 1 })) };
-    expect(breaches(tight, sessions).map(({ sentence }) => sentence)).toContainEqual(
+    expect(violations(tight, sessions).map(({ sentence }) => sentence)).toContainEqual(
       expect.stringMatching(/Session \d: the low back would take [\d.]+ of 1\./),
     );
   });

@@ -6,7 +6,7 @@ import { edited } from "./edit";
 import { wholeSession, type Lock, type PlanInput } from "./plan";
 import { prove } from "./prove";
 import { timeRange } from "./rulebook";
-import { breaches } from "./rules";
+import { violations } from "./rules";
 import { solve } from "./solve";
 
 const effort = { seed: 1, moves: 2500 };
@@ -31,7 +31,7 @@ describe("locked minutes", () => {
 
   it("stay as they are on each side, in search and model alike", async () => {
     const plan = solve(input, effort)!;
-    expect(breaches(input, plan.sessions)).toEqual([]);
+    expect(violations(input, plan.sessions)).toEqual([]);
     const step = plan.sessions[1]!.steps.find(({ technique }) => technique === movable.technique)!;
     expect(step.minutes).toEqual({ L: least, R: most });
     const proof = prove(await loadHighs(), input, { seconds: 2, seed: 1 });
@@ -50,7 +50,7 @@ describe("locked minutes", () => {
       ...input,
       locks: [{ ...input.locks[0]!, minutes: { L: least + 0.5, R: most } }],
     };
-    expect(breaches(other, plan).map(({ rule, sentence }) => `${rule}: ${sentence}`)).toEqual([
+    expect(violations(other, plan).map(({ rule, sentence }) => `${rule}: ${sentence}`)).toEqual([
       `locks: Session 2: ${techniqueOf(movable.technique).name} gets ${least} min, locked at ${least + 0.5}.`,
     ]);
   });
@@ -66,7 +66,7 @@ describe("a session that is locked as a whole", () => {
 
   it("keeps every step and minute whatever else changes, and takes nothing in", () => {
     const plan = solve(input, effort, undefined, { kept: before, ...usualStability })!;
-    expect(breaches(input, plan.sessions)).toEqual([]);
+    expect(violations(input, plan.sessions)).toEqual([]);
     const told = (session: { steps: readonly { technique: string; minutes: object }[] }) =>
       session.steps.map(({ technique, minutes }) => `${technique} ${JSON.stringify(minutes)}`).sort();
     expect(told(plan.sessions[1]!)).toEqual(told(before[1]!));
@@ -78,12 +78,12 @@ describe("a session that is locked as a whole", () => {
         techniqueOf(technique).phase === "work" && !before[1]!.steps.some((step) => step.technique === technique),
     )!;
     const more = before.map((session, s) => (s === 1 ? { steps: [...session.steps, stranger] } : session));
-    const rules = breaches(input, more).map(({ sentence }) => sentence);
+    const rules = violations(input, more).map(({ sentence }) => sentence);
     expect(rules).toContain(
       `Session 2: ${techniqueOf(stranger.technique).name} is not among the steps of a session you locked.`,
     );
     const less = before.map((session, s) => (s === 1 ? { steps: session.steps.slice(1) } : session));
-    expect(breaches(input, less).map(({ sentence }) => sentence)).toContainEqual(
+    expect(violations(input, less).map(({ sentence }) => sentence)).toContainEqual(
       expect.stringMatching(/is locked in and missing/),
     );
   });

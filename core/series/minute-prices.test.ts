@@ -4,7 +4,7 @@ import { edited } from "./edit";
 import { minutePrices, roomFor } from "./minute-prices";
 import { minutesOf, type PlannedSession } from "./plan";
 import { whyNot } from "./rulebook";
-import { breaches } from "./rules";
+import { violations } from "./rules";
 import { scoreOf } from "./score";
 import { solve } from "./solve";
 
@@ -60,7 +60,7 @@ describe("what a minute is worth", () => {
       expect(after.filter((_, i) => i !== s)).toEqual(plan.filter((_, i) => i !== s));
       if (points === undefined) continue;
       seen += 1;
-      expect(breaches(smallInput, after).filter(({ rule, session }) => rule === "time" && session === s)).toEqual([]);
+      expect(violations(smallInput, after).filter(({ rule, session }) => rule === "time" && session === s)).toEqual([]);
       expect(points).toBeCloseTo(scoreOf(smallInput, after) - scoreOf(smallInput, plan), 12);
     }
     expect(seen).toBeGreaterThan(5);

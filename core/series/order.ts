@@ -170,7 +170,7 @@ export function orderSteps(
     );
   }
   const first = cheapest(few, Infinity);
-  // Beyond some 10^5 states only the cheapest are looked on from: still a lawful order, no longer proven best.
+  // Beyond some 10^5 states only the cheapest are looked on from: still a checkPlan order, no longer proven best.
   const best = cheapest(many, first?.least ?? Infinity) ?? first;
   if (!best) return undefined;
 

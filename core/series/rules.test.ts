@@ -5,15 +5,15 @@ import { techniqueOf } from "../techniques/library";
 import { quickPlan } from "../test/quick-plan";
 import { orderSteps, turnsIn } from "./order";
 import type { PlanInput, PlannedSession, Step } from "./plan";
-import { breaches, type RuleName } from "./rules";
+import { violations, type RuleName } from "./rules";
 import { neededCover, needsOpened, prepares, regionsWorked, whyNot } from "./rulebook";
 
-const lawful = quickPlan(exampleInput)!;
+const checkPlan = quickPlan(exampleInput)!;
 const rulesBroken = (sessions: readonly PlannedSession[], input: PlanInput = exampleInput): RuleName[] => [
-  ...new Set(breaches(input, sessions).map((breach) => breach.rule)),
+  ...new Set(violations(input, sessions).map((violation) => violation.rule)),
 ];
 const changed = (session: number, change: (steps: Step[]) => Step[]): PlannedSession[] =>
-  lawful.map((each, i) => (i === session ? { steps: change([...each.steps]) } : each));
+  checkPlan.map((each, i) => (i === session ? { steps: change([...each.steps]) } : each));
 const step = (technique: string, minutes: number): Step => {
   const { sided, positions } = techniqueOf(technique);
   return {
@@ -24,8 +24,8 @@ const step = (technique: string, minutes: number): Step => {
 };
 
 describe("the rule checker", () => {
-  it("finds nothing wrong with a lawful plan", () => {
-    expect(breaches(exampleInput, lawful)).toEqual([]);
+  it("finds nothing wrong with a checkPlan plan", () => {
+    expect(violations(exampleInput, checkPlan)).toEqual([]);
   });
 
   it.each<[RuleName, PlannedSession[], Partial<PlanInput>]>([
@@ -52,21 +52,23 @@ describe("the rule checker", () => {
       ),
       {},
     ],
-    ["time", lawful, { tableMinutes: 40 }],
-    ["safety", lawful, { pressureCeiling: 3 }],
-    ["hands", lawful, { thumbBudget: 1 }],
-    ["complaint", lawful, { complaintRegion: "arm" }],
-    ["locks", lawful, { locks: [{ session: 3, technique: "rise-slowly", kind: "leave-out" }] }],
-    ["length of series", lawful.slice(1), {}],
+    ["time", checkPlan, { tableMinutes: 40 }],
+    ["safety", checkPlan, { pressureCeiling: 3 }],
+    ["hands", checkPlan, { thumbBudget: 1 }],
+    ["complaint", checkPlan, { complaintRegion: "arm" }],
+    ["locks", checkPlan, { locks: [{ session: 3, technique: "rise-slowly", kind: "leave-out" }] }],
+    ["length of series", checkPlan.slice(1), {}],
   ])("names the broken rule: %s", (rule, sessions, change) => {
     expect(rulesBroken(sessions, { ...exampleInput, ...change })).toContain(rule);
   });
 
   it("asks for outer work in earlier sessions before going deep", () => {
-    const entered = lawful.flatMap(({ steps }) => steps.map((each) => techniqueOf(each.technique))).find(needsOpened)!;
+    const entered = checkPlan
+      .flatMap(({ steps }) => steps.map((each) => techniqueOf(each.technique)))
+      .find(needsOpened)!;
     const [region] = regionsWorked(entered);
-    const deep = lawful.findIndex((session) => session.steps.some((each) => each.technique === entered.key));
-    const bare = lawful.map((session, i) =>
+    const deep = checkPlan.findIndex((session) => session.steps.some((each) => each.technique === entered.key));
+    const bare = checkPlan.map((session, i) =>
       i < deep
         ? {
             steps: session.steps.filter(
@@ -76,11 +78,13 @@ describe("the rule checker", () => {
         : session,
     );
     expect(deep).toBeGreaterThan(0);
-    expect(breaches(exampleInput, bare).some((breach) => breach.rule === "opened before" && breach.by > 0)).toBe(true);
+    expect(
+      violations(exampleInput, bare).some((violation) => violation.rule === "opened before" && violation.by > 0),
+    ).toBe(true);
   });
 
   it("asks for preparation in the same session and region, by something not oilier", () => {
-    const index = lawful.findIndex((session) =>
+    const index = checkPlan.findIndex((session) =>
       session.steps.some((each) => neededCover(techniqueOf(each.technique)) > 0),
     );
     const stripped = changed(index, (steps) => {
@@ -96,7 +100,7 @@ describe("the rule checker", () => {
 
   it("does not let a region be worked strongly twice running", () => {
     const strong = (steps: Step[]) => [...steps.slice(0, -2), step("ham-iron", 3), ...steps.slice(-2)];
-    const twice = lawful.map((session, i) =>
+    const twice = checkPlan.map((session, i) =>
       i === 2 || i === 3 ? { steps: strong(session.steps.filter((each) => each.technique !== "ham-iron")) } : session,
     );
     expect(rulesBroken(twice)).toContain("recovery");
@@ -111,21 +115,23 @@ describe("the rule checker", () => {
 });
 
 describe("the order of a session", () => {
-  it("keeps every rule and loses no step, for any lawful session", () => {
-    lawful.forEach((session, s) => {
+  it("keeps every rule and loses no step, for any checkPlan session", () => {
+    checkPlan.forEach((session, s) => {
       const shuffled = [...session.steps]
         .sort((a, b) => (a.technique > b.technique ? 1 : -1))
         .map((each) => ({ ...each, position: null }));
       const ordered = orderSteps(shuffled)!;
       expect(ordered.map((each) => each.technique).sort()).toEqual(session.steps.map((each) => each.technique).sort());
-      const plan = lawful.map((each, i) => (i === s ? { steps: ordered } : each));
+      const plan = checkPlan.map((each, i) => (i === s ? { steps: ordered } : each));
       expect(
-        breaches(exampleInput, plan).filter((breach) => breach.rule !== "positions" && breach.rule !== "time"),
+        violations(exampleInput, plan).filter(
+          (violation) => violation.rule !== "positions" && violation.rule !== "time",
+        ),
       ).toEqual([]);
     });
   });
 
-  it("turns the client no more often than any other lawful order (exhaustively, small sessions)", () => {
+  it("turns the client no more often than any other checkPlan order (exhaustively, small sessions)", () => {
     const pool = ["cross-spread", "lumbar-spread", "thigh-wring", "thigh-spread", "calf-lift", "chest-skin-roll"];
     fc.assert(
       fc.property(fc.uniqueArray(fc.constantFrom(...pool), { minLength: 3, maxLength: 5 }), (keys) => {

@@ -59,7 +59,7 @@ export type RuleName =
   | "length of series";
 
 /** A rule a plan breaks, where, and by how much (in the unit the sentence names). */
-export type Breach = { rule: RuleName; session: number; sentence: string; by: number };
+export type Violation = { rule: RuleName; session: number; sentence: string; by: number };
 
 const slack = 1e-6;
 const of = (step: Step): Technique => techniqueOf(step.technique);
@@ -68,8 +68,8 @@ const of = (step: Step): Technique => techniqueOf(step.technique);
  * Checks a plan against every rule, without the solver's help: the server refuses what this finds fault with.
  * Sessions already done are not judged, but count for what they opened and tired.
  */
-export function breaches(input: PlanInput, sessions: readonly PlannedSession[]): Breach[] {
-  const found: Breach[] = [];
+export function violations(input: PlanInput, sessions: readonly PlannedSession[]): Violation[] {
+  const found: Violation[] = [];
   const { length } = sessionsOf(input);
   const say = (rule: RuleName, session: number, sentence: string, by = 1) =>
     found.push({ rule, session, sentence: `Session ${session + 1}: ${sentence}`, by });
@@ -319,5 +319,7 @@ export function breaches(input: PlanInput, sessions: readonly PlannedSession[]):
 }
 
 /** The safety rules a plan breaks, by session: what to look for when a caution is new. Done sessions stay as they are. */
-export const unsafe = (input: PlanInput, sessions: readonly PlannedSession[]): Breach[] =>
-  breaches(input, sessions).filter((breach) => breach.rule === "safety" && breach.session >= input.done.length);
+export const unsafe = (input: PlanInput, sessions: readonly PlannedSession[]): Violation[] =>
+  violations(input, sessions).filter(
+    (violation) => violation.rule === "safety" && violation.session >= input.done.length,
+  );

@@ -12,7 +12,7 @@ import { quickPlan } from "../test/quick-plan";
 import { minutesOf, sessionMinutes, type PlanInput, type PlannedSession } from "./plan";
 import { complaintNeed } from "./complaint";
 import { cautionsIn, positionsIn, rulebook, tableMinutesIn, verdictIn, whyNot } from "./rulebook";
-import { breaches, unsafe } from "./rules";
+import { violations, unsafe } from "./rules";
 import { prove } from "./prove";
 
 const today = "2026-11-25";
@@ -23,7 +23,7 @@ const planFor = (change: Partial<PlanInput>): { input: PlanInput; sessions: Plan
   const input = { ...exampleInput, days, ...change };
   const sessions = quickPlan(input);
   if (!sessions) throw new Error("no plan");
-  expect(breaches(input, sessions)).toEqual([]);
+  expect(violations(input, sessions)).toEqual([]);
   return { input, sessions };
 };
 const steps = (sessions: readonly PlannedSession[]) =>
@@ -56,11 +56,11 @@ describe("a plan for brittle bones", () => {
     const before = planFor({ cautions: [] });
     const found = unsafe(input, before.sessions);
     expect(found.length).toBeGreaterThan(3);
-    expect(new Set(found.map((breach) => breach.rule))).toEqual(new Set(["safety"]));
+    expect(new Set(found.map((violation) => violation.rule))).toEqual(new Set(["safety"]));
     expect(found[0]!.sentence).toMatch(/Session \d+: .*osteoporosis: thin bones/);
     // what was worked stays as it was
     const done = { ...input, done: before.sessions.slice(0, 4) };
-    expect(unsafe(done, before.sessions).every((breach) => breach.session >= 4)).toBe(true);
+    expect(unsafe(done, before.sessions).every((violation) => violation.session >= 4)).toBe(true);
     expect(unsafe(before.input, before.sessions)).toEqual([]);
   });
 });

@@ -263,7 +263,7 @@ export function searchSpace(input: PlanInput): SearchSpace {
   };
 }
 
-/** Every lawful set of positions, least turning first: the first that serves all steps is the best for them. */
+/** Every checkPlan set of positions, least turning first: the first that serves all steps is the best for them. */
 function stancesOf(allowed: readonly Position[], positionCost: number): Stance[] {
   const stances: (Stance & { lies: number })[] = [];
   for (let mask = 1; mask < 1 << positionBits.length; mask++) {

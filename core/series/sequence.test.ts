@@ -4,7 +4,7 @@ import { quickPlan } from "../test/quick-plan";
 import type { Placed, Target } from "../reading/target";
 import type { PlanInput } from "./plan";
 import { prove } from "./prove";
-import { breaches } from "./rules";
+import { violations } from "./rules";
 import { counted, coverageItems, delivered, scoreOf } from "./score";
 import { sequencePrice, sequencesIn } from "./sequence";
 import { solve } from "./solve";
@@ -51,7 +51,7 @@ describe("the usual order of patterns, as a wish", () => {
   it("moves what comes first forward and the rest back, as far as the template leaves room, and breaks no rule for it", () => {
     const gap = (input: PlanInput) => {
       const sessions = solved(input);
-      expect(breaches(input, sessions)).toEqual([]);
+      expect(violations(input, sessions)).toEqual([]);
       const [{ first, then, kept, order }] = sequencesIn(input, sessions) as [ReturnType<typeof sequencesIn>[number]];
       expect([kept, order]).toEqual([first <= then, "Front of the thigh before low back."]);
       return then - first;

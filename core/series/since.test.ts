@@ -3,7 +3,7 @@ import { exampleInput } from "../test/plan-inputs";
 import { differences } from "./edit";
 import { usualStability } from "./draft";
 import type { PlanInput, PlannedSession } from "./plan";
-import { breaches } from "./rules";
+import { violations } from "./rules";
 import { differenceWithReason, sinceInShort, sinceSolved, sinceWords, whyDifferent } from "./since";
 import { solve } from "./solve";
 
@@ -94,9 +94,9 @@ describe("what came since a plan was solved", () => {
     expect(since(held(["lt-sheets", "lt-occiput-still"]))).toEqual([{ session: 0, techniques: ["lt-skull-base"] }]);
   });
 
-  it("adapts what is to come: lawful, better for what is found now, most of it as it was, each difference with its reason", () => {
+  it("adapts what is to come: checkPlan, better for what is found now, most of it as it was, each difference with its reason", () => {
     const adapted = solve(later, { seed: 1, moves: 6000 }, undefined, { kept: plan.sessions, ...usualStability })!;
-    expect(breaches(later, adapted.sessions)).toEqual([]);
+    expect(violations(later, adapted.sessions)).toEqual([]);
     expect(adapted.sessions[0]).toEqual(worked);
     const changed = differences(plan.sessions, adapted.sessions, 1);
     expect(changed.length).toBeGreaterThan(0);

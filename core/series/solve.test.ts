@@ -12,7 +12,7 @@ import { orderSteps } from "./order";
 import { minutesOf, sessionMinutes, type PlanInput, type PlannedSession, type Step } from "./plan";
 import { hopeless, prove } from "./prove";
 import { timeRange } from "./rulebook";
-import { breaches } from "./rules";
+import { violations } from "./rules";
 import { scoreOf, worthOf } from "./score";
 import { solve, solverVersion } from "./solve";
 import { targetsServed, whyStep, withoutStep } from "./explain";
@@ -131,10 +131,10 @@ describe("solving a series", () => {
   it("offers a usable plan at once, then better ones, and keeps every rule", () => {
     const offered: number[] = [];
     const plan = solve(exampleInput, effort, (better) => {
-      expect(breaches(exampleInput, better.sessions)).toEqual([]);
+      expect(violations(exampleInput, better.sessions)).toEqual([]);
       offered.push(better.score);
     })!;
-    expect(breaches(exampleInput, plan.sessions)).toEqual([]);
+    expect(violations(exampleInput, plan.sessions)).toEqual([]);
     expect(offered.length).toBeGreaterThan(3);
     expect([...offered].sort((a, b) => a - b)).toEqual(offered);
     expect(plan.score).toBeGreaterThanOrEqual(offered.at(-1)! - 1e-9);
@@ -172,7 +172,7 @@ describe("solving a series", () => {
       for (const steps of timings(chosen, tiny)) {
         const ordered = orderSteps(steps);
         const sessions = ordered && [...tiny.done, { steps: ordered }];
-        if (!sessions || breaches(tiny, sessions).length > 0) continue;
+        if (!sessions || violations(tiny, sessions).length > 0) continue;
         tried++;
         best = Math.max(best, scoreOf(tiny, sessions));
       }
@@ -202,7 +202,7 @@ describe("solving a series", () => {
     expect(plan.sessions[0]).toEqual(first.sessions[0]);
     expect(plan.sessions[2]!.steps.map((step) => step.technique)).toContain("node-sweep");
     expect(plan.sessions[1]!.steps.map((step) => step.technique)).not.toContain(dropped);
-    expect(breaches(locked, plan.sessions)).toEqual([]);
+    expect(violations(locked, plan.sessions)).toEqual([]);
   });
 
   it("opens in time what is locked in deep, even in the second session", () => {
@@ -210,7 +210,7 @@ describe("solving a series", () => {
     for (const seed of [1, 2, 3]) {
       const locked: PlanInput = { ...smallInput, locks: [{ session: 1, technique: "rotator-sink", kind: "keep" }] };
       const plan = solve(locked, { seed, moves: 500 })!;
-      expect(breaches(locked, plan.sessions)).toEqual([]);
+      expect(violations(locked, plan.sessions)).toEqual([]);
     }
   });
 
@@ -224,7 +224,7 @@ describe("solving a series", () => {
     const fresh = (sessions: readonly PlannedSession[]) => steps(sessions).filter((step) => !had.has(step)).length;
     const kept = solve(input, { seed: 1, moves: 8000 }, undefined, { kept: before.sessions, ...usualStability })!;
     const anew = solve(input, { seed: 2, moves: 8000 })!;
-    expect(breaches(input, kept.sessions)).toEqual([]);
+    expect(violations(input, kept.sessions)).toEqual([]);
     expect(fresh(kept.sessions)).toBeLessThanOrEqual(6);
     expect(fresh(anew.sessions)).toBeGreaterThan(20);
     expect(kept.score).toBeGreaterThan(before.score - 0.5);
@@ -264,7 +264,7 @@ describe("score and explanation", () => {
   });
 
   it("says for every step why it is there, and what leaving it out costs", () => {
-    // a plan that was looked for, not the first that is lawful: that one may fill time with what serves nobody
+    // a plan that was looked for, not the first that is checkPlan: that one may fill time with what serves nobody
     const plan = solve(exampleInput, { seed: 1, moves: 30_000 })!.sessions;
     plan.forEach((session, s) =>
       session.steps.forEach((step) => {

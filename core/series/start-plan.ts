@@ -7,7 +7,7 @@ import type { SearchSpace } from "./search-space";
 
 const startsTried = 60;
 
-/** A lawful plan to begin with: built anew a number of times, each time by other chance. */
+/** A checkPlan plan to begin with: built anew a number of times, each time by other chance. */
 export function startOf(space: SearchSpace, random: Random, stability: Stability | undefined): BuildUp | undefined {
   for (let attempt = 0; attempt < startsTried; attempt++) {
     const plan = new Draft(space, stability);

@@ -3,7 +3,7 @@ import { exampleInput } from "../test/plan-inputs";
 import { techniqueOf } from "../techniques/library";
 import { sessionMinutes, type PlanInput } from "./plan";
 import { workingDepth } from "./rulebook";
-import { breaches } from "./rules";
+import { violations } from "./rules";
 import { solve } from "./solve";
 import { templates } from "./template";
 
@@ -14,7 +14,7 @@ describe("the series templates", () => {
       const input: PlanInput = { ...exampleInput, template: key };
       const { sessions: own } = templates.find((each) => each.key === key)!;
       const plan = solve(input, { seed: 1, moves: 6000 })!;
-      expect(breaches(input, plan.sessions)).toEqual([]);
+      expect(violations(input, plan.sessions)).toEqual([]);
       plan.sessions.forEach((session, s) => {
         const depth = Math.max(...session.steps.map(({ technique }) => workingDepth(techniqueOf(technique))));
         expect(depth).toBeLessThanOrEqual(depthOf(own[s]!.ceiling));

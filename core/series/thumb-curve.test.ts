@@ -1,5 +1,5 @@
 import { exampleInput } from "../test/plan-inputs";
-import { breaches } from "./rules";
+import { violations } from "./rules";
 import { strain } from "./score";
 import { solve } from "./solve";
 import { thumbCurve } from "./thumb-curve";
@@ -26,7 +26,7 @@ describe("what sparing the thumbs costs", () => {
   it("is of plans that keep every rule at that budget, with half the load, too", () => {
     const half = { ...input, thumbBudget: curve[2]!.budget };
     const plan = solve(half, effort)!;
-    expect(breaches(half, plan.sessions)).toEqual([]);
+    expect(violations(half, plan.sessions)).toEqual([]);
     expect(curve[2]!.score).toBeGreaterThanOrEqual(plan.score - 1e-9);
   });
 

@@ -2,7 +2,7 @@ import loadHighs from "highs";
 import { exampleInput, smallInput } from "../test/plan-inputs";
 import { planFigures, pointsAside } from "./figures";
 import type { PlanInput } from "./plan";
-import { breaches } from "./rules";
+import { violations } from "./rules";
 import { coverageItems, positionsUsed, scoreOf } from "./score";
 import { prove } from "./prove";
 import { solve } from "./solve";
@@ -33,7 +33,7 @@ describe("wishes", () => {
   it.each(wishKeys)("%s is followed lawfully, and what it costs is seen", (key) => {
     const own = wishing(key);
     const sessions = planned.get(key)!;
-    expect(breaches(own, sessions)).toEqual([]);
+    expect(violations(own, sessions)).toEqual([]);
     // by what is wished it is about as good as any, and by targets no better than a plan without (a search finds neither best)
     expect(scoreOf(own, sessions)).toBeGreaterThan(scoreOf(own, plain) - 1.5);
     expect(pointsAside(input, sessions)).toBeLessThan(pointsAside(input, plain) + 1);

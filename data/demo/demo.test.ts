@@ -1,5 +1,5 @@
 import { momentsOf } from "../../core/change/moments";
-import { breaches } from "../../core/series/rules";
+import { violations } from "../../core/series/rules";
 import { foldRun } from "../../core/session/fold";
 import { listClients } from "../clients";
 import { photosOfClient } from "../photos";
@@ -38,7 +38,7 @@ describe("the demo practice", () => {
         locks: [],
         done: [],
       };
-      expect(breaches(input, series.plan!.sessions)).toEqual([]);
+      expect(violations(input, series.plan!.sessions)).toEqual([]);
       const moments = momentsOf(await photosOfClient(tx, ruben.id));
       expect(moments.map((moment) => moment.key)).toEqual([
         "1-before",

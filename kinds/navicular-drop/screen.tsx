@@ -8,9 +8,9 @@ import { data } from "react-router";
 import type { Moment } from "~core/findings/restriction";
 import type { Side } from "~core/units";
 import { keeping } from "~app/server/request/session.server";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
-import { heard } from "~app/told";
+import { deserialised } from "~app/serialised";
 import { Fine } from "~app/ui/fine";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
@@ -27,7 +27,7 @@ import { figure, judged } from "./words";
 export const handle = { slim: true };
 
 export function loader(asked: ScreenArgs["loader"]) {
-  return known(asked, "navicular-drop", async ({ tx }) => {
+  return cachedLoader(asked, "navicular-drop", async ({ tx }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit } = await visitOf(tx, client.id, asked.request);
     return { visit, drops: await dropsOf(tx, client.id) };
@@ -60,7 +60,7 @@ const Foot = styled("section")(({ theme: { tokens } }) => ({
 }));
 
 export default function NavicularDrop({ loaderData }: { loaderData: Awaited<ReturnType<typeof loader>> }) {
-  const { visit, drops } = heard(loaderData);
+  const { visit, drops } = deserialised(loaderData);
   const [moment, setMoment] = useState<Moment>("before");
   const at = { visit: visit.ordinal, moment };
   const of = (side: Side) =>

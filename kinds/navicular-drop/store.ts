@@ -1,5 +1,5 @@
 import type { Tx } from "../../data/database";
-import { keep } from "../../data/keep";
+import { compareAndSet } from "../../data/compare-and-set";
 import type { Drop } from "./drop";
 
 const select = {
@@ -29,7 +29,7 @@ export const saveDrop = (
   heights: Heights | null,
   was: Heights | null | undefined,
 ): Promise<void> =>
-  keep(
+  compareAndSet(
     tx,
     "navicular drop",
     "navicular_drop",

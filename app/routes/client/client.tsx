@@ -14,7 +14,7 @@ import { acting, isActive } from "~core/screening/outcome";
 import { questions } from "~core/screening/questions";
 import { momentsOfClient } from "~app/server/client/readings.server";
 import { dayOfVisit, judgedOf } from "~app/server/client/screening.server";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import { today } from "~app/server/today.server";
 import { shortDay } from "~app/ui/dates";
 import { FigureShape } from "~app/ui/figure-shape";
@@ -29,16 +29,16 @@ import type { StripVisit } from "./path-strip-layout";
 import { ceilingOf, sessionsOfSeries, unsafeIn } from "~app/server/client/plan-input.server";
 import { visitOf } from "~app/server/client/workspace.server";
 import { homes } from "~kinds/register";
-import { heard, type Heard, type Told } from "~app/told";
+import { deserialised, type LoaderData, type Serialised } from "~app/serialised";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   {
-    title: `${loaderData ? heard(loaderData as Told<Heard<typeof loader>>).client.name : "Client"} · Ember Path`,
+    title: `${loaderData ? deserialised(loaderData as Serialised<LoaderData<typeof loader>>).client.name : "Client"} · Ember Path`,
   },
 ];
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "frame", async ({ tx, practitioner }) => {
+  return cachedLoader(asked, "frame", async ({ tx, practitioner }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, asked.request);
     const series = await seriesOf(tx, client.id);
@@ -46,7 +46,7 @@ export function loader(asked: Route.LoaderArgs) {
     const sessions = series && sessionsOfSeries(series);
     const current = visits.find((each) => each.status !== "closed");
     const judged = await judgedOf(tx, client, practitioner);
-    const broken = new Set(unsafeIn(client, series, visits, judged).map((breach) => breach.session));
+    const broken = new Set(unsafeIn(client, series, visits, judged).map((violation) => violation.session));
     const strip = visits.map((each): StripVisit => {
       const planned = sessions?.[each.ordinal - 1];
       const kept = keptBetween(moments, each.ordinal - 1);
@@ -101,7 +101,7 @@ const parts: Record<string, { name: string; path: string }[]> = {
 };
 
 export default function ClientFrame({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = heard(told);
+  const loaderData = deserialised(told);
   const { client, age, visit, today, strip, ceiling, cautions, screened } = loaderData;
   const shape = useMemo(() => shapeOf(client.build ?? "middle", client.statureMm), [client.build, client.statureMm]);
   const { pathname, search } = useLocation();

@@ -16,7 +16,7 @@ import { judgedOf } from "~app/server/client/screening.server";
 import { momentsOfClient } from "~app/server/client/readings.server";
 import { ceilingOf, sessionsOfSeries } from "~app/server/client/plan-input.server";
 import { inSession } from "~app/server/request/session.server";
-import { partOf } from "~app/server/known.server";
+import { partOf } from "~app/server/cached-loader.server";
 import { today } from "~app/server/today.server";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";

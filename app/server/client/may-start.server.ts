@@ -34,7 +34,7 @@ export async function obstaclesOf(
     askedAgain: await askedAgain(tx, client.id, visit.id),
     general: stands(consents, "general", visit.id),
     guardian: stands(consents, "guardian", visit.id),
-    broken: broken.filter((breach) => breach.session === session).map((breach) => breach.sentence),
+    broken: broken.filter((violation) => violation.session === session).map((violation) => violation.sentence),
   });
 }
 

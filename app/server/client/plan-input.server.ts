@@ -5,7 +5,7 @@ import { sessionsOf } from "~core/series/course";
 import type { HandBudget } from "~core/techniques/hand-parts";
 import { giverOf } from "~core/series/givers";
 import { handsLeft } from "~core/series/hands-left";
-import { unsafe, type Breach } from "~core/series/rules";
+import { unsafe, type Violation } from "~core/series/rules";
 import { plusDays, type IsoDay } from "~core/days";
 import type { Judged } from "~core/screening/outcome";
 import { foldRun } from "~core/session/fold";
@@ -142,7 +142,7 @@ export function unsafeIn(
   visits: readonly Visit[],
   judged: readonly Judged[],
   moved?: { session: number; on: IsoDay },
-): Breach[] {
+): Violation[] {
   if (!series?.plan) return [];
   const closed = visits.findIndex((visit) => visit.status !== "closed");
   const done = series.plan.sessions.slice(0, closed < 0 ? visits.length : closed);

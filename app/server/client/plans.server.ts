@@ -15,7 +15,7 @@ import { NotFound } from "~data/errors";
 import { dropNamed, keepNamed, mostNamed, namedPlanOf, namedPlansOf, TooMany } from "~data/named-plans";
 import { seriesOf, type SeriesSettings, type StoredPlan } from "~data/series";
 import { namedSchema, planSchema } from "~app/routes/client/path/series-form";
-import { lawful, planFor, putInForce, seriesView, unknownGiver, type Asking } from "./series.server";
+import { checkPlan, planFor, putInForce, seriesView, unknownGiver, type Asking } from "./series.server";
 
 /** What was worked as it was worked, what is to come as it is planned. */
 const asWorked = ({ done }: PlanInput, sessions: readonly PlannedSession[]) => [
@@ -88,7 +88,7 @@ export async function takeNamed(tx: Tx, practitioner: Asking, clientId: string, 
   const client = await getClient(tx, clientId);
   const stored = await seriesOf(tx, client.id);
   const { id, template, settings, plan } = await namedPlanOf(tx, client.id, idOf(sent));
-  const found = await lawful(tx, practitioner, client, stored, { template, settings }, plan);
+  const found = await checkPlan(tx, practitioner, client, stored, { template, settings }, plan);
   if ("refused" in found) return found.refused;
   const answer = await putInForce(tx, client, stored, {
     id,

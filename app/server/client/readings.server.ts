@@ -7,7 +7,7 @@ import type { Tx } from "~data/database";
 import { measurementsOf } from "~data/measurements";
 import { photosOfClient } from "~data/photos";
 import { ownFigures } from "./own-figures.server";
-import { partOf } from "~app/server/known.server";
+import { partOf } from "~app/server/cached-loader.server";
 import { PracticeCache } from "~app/server/practice-cache.server";
 
 /** Everything a client's pictures and measurements by hand say, by visit and moment. */

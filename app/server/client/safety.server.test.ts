@@ -121,7 +121,7 @@ describe("what stands between a client and a session", () => {
     const [first, third] = [await paths(0), await paths(2)];
     const worksThere = await work(async (tx) => {
       const broken = unsafeIn(client, await seriesOf(tx, id), visits, await judgedOf(tx, client, odile));
-      return broken.map((breach) => breach.session);
+      return broken.map((violation) => violation.session);
     });
     expect(first).toBe(worksThere.includes(0));
     // planned for its own day it breaks nothing; started today it would

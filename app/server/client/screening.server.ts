@@ -4,7 +4,7 @@ import { usualSchool, type School } from "~core/screening/facts";
 import { rangeCautions, scarCautions, skinCautions } from "~core/screening/found";
 import { judge, type Judged } from "~core/screening/outcome";
 import { screen } from "~core/screening/screen";
-import { partOf } from "~app/server/known.server";
+import { partOf } from "~app/server/cached-loader.server";
 import { today } from "~app/server/today.server";
 import type { Tx } from "~data/database";
 import { currentEntries, historyVersions } from "~data/history";

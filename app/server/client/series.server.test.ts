@@ -55,7 +55,7 @@ const workOn = (id: string, days: readonly string[]) =>
       await closeVisit(tx, visit.id, version, "", today);
     }
   });
-const refused = (answer: unknown) => (answer as { data: { errors?: object; breaches?: string[] } }).data;
+const refused = (answer: unknown) => (answer as { data: { errors?: object; violations?: string[] } }).data;
 
 describe("keeping a series", () => {
   it("moves the visits still to come when only the rhythm changes, and leaves the plan alone", async () => {
@@ -87,7 +87,7 @@ describe("keeping a series", () => {
       const three = await solved(tx, id, settings);
       return keepSeries(tx, odile, id, { ...three, settings: { ...settings, course } });
     });
-    expect(refused(wrong).breaches![0]).toMatch(/has 4 sessions and the plan 3/);
+    expect(refused(wrong).violations![0]).toMatch(/has 4 sessions and the plan 3/);
     await work(async (tx) => keepSeries(tx, odile, id, await solved(tx, id, { ...settings, course })));
     expect(await daysOf(id)).toEqual([0, 10, 20, 30].map((n) => plusDays(today, n)));
     await work(async (tx) => keepSeries(tx, odile, id, await solved(tx, id, { ...settings, course: [1, 2] })));
@@ -205,7 +205,7 @@ describe("plans side by side", () => {
     const found = (await view(id)).named.find(({ name }) => name === "By hand")!;
     expect(found.figures.broken.length).toBeGreaterThan(0);
     const answer = await work((tx) => takeNamed(tx, odile, id, { id: bare, version }));
-    expect(refused(answer).breaches!.length).toBeGreaterThan(0);
+    expect(refused(answer).violations!.length).toBeGreaterThan(0);
     expect((await view(id)).named).toHaveLength(2);
     expect(await work((tx) => dropBeside(tx, id, { id: bare }))).toEqual({ ok: true });
     await expect(work((tx) => dropBeside(tx, id, { id: bare }))).rejects.toThrow();
@@ -318,7 +318,7 @@ describe("hands over all clients", () => {
       const sent = await solved(tx, id, { ...settings, by: [odile.id] });
       return keepSeries(tx, ida, id, { ...sent, settings: { ...settings, by: [ida.id] } });
     });
-    expect(refused(answer).breaches!.join(" ")).toMatch(/the low back would take [\d.]+ of 1\./);
+    expect(refused(answer).violations!.join(" ")).toMatch(/the low back would take [\d.]+ of 1\./);
   });
 
   it("changes budgets only where they still stand as they were read", async () => {

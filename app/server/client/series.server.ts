@@ -11,7 +11,7 @@ import { daysWorked, sessionDays, usualInterval } from "~core/series/dates";
 import { giverOf } from "~core/series/givers";
 import { sessionLoad } from "~core/series/hands";
 import type { Lock, PlanInput, PlannedSession } from "~core/series/plan";
-import { breaches } from "~core/series/rules";
+import { violations } from "~core/series/rules";
 import { scoreOf } from "~core/series/score";
 import { courseHints } from "~core/series/suggest-course";
 import { rhythmHint, worthAWait } from "~core/series/suggest-rhythm";
@@ -119,13 +119,13 @@ export async function seriesView(tx: Tx, practitioner: Asking, clientId: string)
 
 const coursed = ({ template, settings }: Chosen) => ({ template, course: settings.course });
 type Chosen = { template: string; settings: SeriesSettings };
-type Refused = { refused: ReturnType<typeof data<{ errors?: FieldErrors; breaches?: string[] }>> };
+type Refused = { refused: ReturnType<typeof data<{ errors?: FieldErrors; violations?: string[] }>> };
 
 /**
  * A plan as it may be put in force: the server trusts no solver, but its own findings, its own rules, its own arithmetic.
  * What was worked stays as it was.
  */
-export async function lawful(
+export async function checkPlan(
   tx: Tx,
   practitioner: Asking,
   client: Client,
@@ -136,11 +136,11 @@ export async function lawful(
   const judged = await judgedOf(tx, client, practitioner);
   const input = await planInputOf(tx, client, stored, template, settings, judged);
   const refer = referring(input);
-  if (refer.length > 0) return { refused: data({ breaches: refer }, { status: 422 }) };
+  if (refer.length > 0) return { refused: data({ violations: refer }, { status: 422 }) };
   const sessions = [...input.done, ...sent.sessions.slice(input.done.length)];
-  const broken = breaches(input, sessions);
+  const broken = violations(input, sessions);
   if (broken.length > 0)
-    return { refused: data({ breaches: broken.map((breach) => breach.sentence) }, { status: 422 }) };
+    return { refused: data({ violations: broken.map((violation) => violation.sentence) }, { status: 422 }) };
   return { plan: planFor(input, sessions, sent) };
 }
 
@@ -221,7 +221,7 @@ export async function keepSeries(tx: Tx, practitioner: Asking, clientId: string,
   if (sent.plan) {
     const checked = await validate(planSchema, sent.plan);
     if (checked.errors) return data({ errors: checked.errors }, { status: 400 });
-    const found = await lawful(tx, practitioner, client, stored, chosen, checked.value as unknown as StoredPlan);
+    const found = await checkPlan(tx, practitioner, client, stored, chosen, checked.value as unknown as StoredPlan);
     if ("refused" in found) return found.refused;
     plan = found.plan;
   } else if (stored?.plan && !sameSessions(coursed(chosen), coursed(stored)))

@@ -1,4 +1,4 @@
-import { Busy } from "~data/lane";
+import { Busy } from "~data/concurrency-limiter";
 import { NotFound, Stale, Taken } from "~data/errors";
 import { NotStored } from "~data/transaction";
 

@@ -1,7 +1,7 @@
-import { Lane } from "~data/lane";
+import { ConcurrencyLimiter } from "~data/concurrency-limiter";
 
-const all = new Lane({ atOnce: 16, inside: 16, ofOne: 8 });
-const own = new Lane({ atOnce: 16, inside: 16, ofOne: 2 });
+const all = new ConcurrencyLimiter({ atOnce: 16, inside: 16, ofOne: 8 });
+const own = new ConcurrencyLimiter({ atOnce: 16, inside: 16, ofOne: 2 });
 
 /**
  * Files are held in memory while they arrive (25 MB each): at most sixteen at once, eight of one practice, two of one

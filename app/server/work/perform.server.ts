@@ -1,8 +1,8 @@
 import type { Knex } from "knex";
 import { inPractice } from "~data/database";
-import { doneOf, fail, Stopped, takeUp, type Asked } from "~data/jobs";
+import { progress, fail, Stopped, claim, type Asked } from "~data/jobs";
 import type { Queued } from "~data/queue";
-import { Hopeless, type Performing } from "./performing.server";
+import { PermanentJobError, type Performing } from "./performing.server";
 import { takePicture } from "./picture.server";
 
 const kinds: Record<Asked["kind"], (performing: Performing) => Promise<void>> = { picture: takePicture };
@@ -13,13 +13,13 @@ const kinds: Record<Asked["kind"], (performing: Performing) => Promise<void>> = 
  */
 export async function perform(db: Knex, { practice, job: id }: Queued): Promise<void> {
   const within: Performing["within"] = (work) => inPractice(db, practice, work);
-  const job = await within((tx) => takeUp(tx, id));
+  const job = await within((tx) => claim(tx, id));
   if (!job) return;
   try {
-    await kinds[job.kind]({ job, within, done: (share) => within((tx) => doneOf(tx, id, share)) });
+    await kinds[job.kind]({ job, within, done: (share) => within((tx) => progress(tx, id, share)) });
   } catch (error) {
     if (error instanceof Stopped) return;
-    if (!(error instanceof Hopeless)) throw error;
+    if (!(error instanceof PermanentJobError)) throw error;
     await within((tx) => fail(tx, id, error.message, true));
   }
 }

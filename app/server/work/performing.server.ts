@@ -2,7 +2,7 @@ import type { Tx } from "~data/database";
 import type { Work } from "~data/jobs";
 
 /** It cannot be done, however often it is tried; the message says why, to whoever asked. */
-export class Hopeless extends Error {}
+export class PermanentJobError extends Error {}
 
 /** What a kind of work is given: its job, its practice, and whom it tells how much is done. */
 export type Performing = {

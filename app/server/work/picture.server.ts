@@ -3,7 +3,7 @@ import { consentsOf } from "~data/consents";
 import { fileOf, finish } from "~data/jobs";
 import { addPhoto } from "~data/photos";
 import { takeIn, UnfitPicture } from "~data/photo-intake";
-import { Hopeless, type Performing } from "./performing.server";
+import { PermanentJobError, type Performing } from "./performing.server";
 
 /**
  * Takes a picture in: reads and checks it, turns it upright, encodes it anew, and keeps it where it belongs. Whether it may
@@ -13,13 +13,13 @@ export async function takePicture({ job, within, done }: Performing): Promise<vo
   const bytes = await within((tx) => fileOf(tx, job.id));
   await done(0.15);
   const picture = await takeIn(bytes).catch((error: unknown) => {
-    throw error instanceof UnfitPicture ? new Hopeless(error.message) : error;
+    throw error instanceof UnfitPicture ? new PermanentJobError(error.message) : error;
   });
   await done(0.85);
   await within(async (tx) => {
     await finish(tx, job.id);
     if (stands(await consentsOf(tx, job.clientId), "photographs", job.visitId) !== true)
-      throw new Hopeless("Photographs need the client's consent.");
+      throw new PermanentJobError("Photographs need the client's consent.");
     const { setup, ...where } = job.about;
     const { width, height } = picture;
     await addPhoto(

@@ -1,11 +1,11 @@
 import { join } from "node:path";
 import { Worker } from "node:worker_threads";
 import { readTechniques } from "~core/techniques/read-file";
-import { Lane } from "~data/lane";
+import { ConcurrencyLimiter } from "~data/concurrency-limiter";
 
 /** A file that takes longer is none of ours (ms). */
 const patience = 10_000;
-const reading = new Lane({ atOnce: 1, inside: 6, ofOne: 2 });
+const reading = new ConcurrencyLimiter({ atOnce: 1, inside: 6, ofOne: 2 });
 
 type Read = ReturnType<typeof readTechniques>;
 

@@ -4,7 +4,7 @@ import { textFor } from "~core/consent/consent";
 import { createClient } from "~data/clients";
 import { recordConsent } from "~data/consents";
 import { ask, jobsOf, stop, tryAgain, type Job, type PictureJob } from "~data/jobs";
-import { Busy } from "~data/lane";
+import { Busy } from "~data/concurrency-limiter";
 import { deletePictures, photosOfClient, putAsideOf } from "~data/photos";
 import { jobs, listen, type Queued } from "~data/queue";
 import { draft, makeDatabase, type TestDatabase } from "~data/test/database";

@@ -13,7 +13,7 @@ import { formatDifference, formatValue, unitSign } from "~core/measure/format";
 import { methodName } from "~core/measure/methods";
 import { stanceLine } from "~core/measure/stance-line";
 import { viewName, views, type View } from "~core/measure/view";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import { ownHands } from "~app/server/client/looks.server";
 import { visitOf } from "~app/server/client/workspace.server";
 import Box from "@mui/material/Box";
@@ -25,7 +25,7 @@ import { measurementsOf } from "~data/measurements";
 import { ownFigures } from "~app/server/client/own-figures.server";
 import { photosOfClient } from "~data/photos";
 import { StanceOverlay } from "~app/ui/stance-overlay";
-import { heard, type Heard } from "~app/told";
+import { deserialised, type LoaderData } from "~app/serialised";
 import { isAt, type At } from "~kinds/kind";
 import { differencesIn, kindsWith, momentsIn } from "~kinds/register";
 import { recordsOf } from "~app/server/client/records.server";
@@ -37,7 +37,7 @@ import { changeBar } from "./change-layout";
 import { summarise } from "~core/change/summary";
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "change", async ({ tx }) => {
+  return cachedLoader(asked, "change", async ({ tx }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, asked.request);
     return {
@@ -59,7 +59,7 @@ function ByHand({
   hands,
   first,
   second,
-}: Pick<Heard<typeof loader>, "records" | "hands"> & { title?: string; first: At; second: At }) {
+}: Pick<LoaderData<typeof loader>, "records" | "hands"> & { title?: string; first: At; second: At }) {
   const { look: table = [], range: moved = [], lightTouch: light = [] } = records;
   if (!momentsIn(records).some((each) => isAt(each, second))) return null;
   // these three say more than a list of differences
@@ -85,7 +85,7 @@ const atOf = ({ ordinal, moment }: MomentReadings): At => ({ visit: ordinal, mom
 const momentName = (moment: MomentReadings) => `${moment.moment} visit ${moment.ordinal}`;
 
 export default function Change({ loaderData }: Route.ComponentProps) {
-  const { clientId, ordinal, photos, byHand, figures, records, hands } = heard(loaderData);
+  const { clientId, ordinal, photos, byHand, figures, records, hands } = deserialised(loaderData);
   const [params, setParams] = useSearchParams();
   const measured = momentsRead(photos, byHand, figures);
   const moments = withFound(measured, momentsIn(records));

@@ -1,5 +1,5 @@
 import { data, redirect } from "react-router";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
@@ -10,12 +10,12 @@ import { getClient, updateClient } from "~data/clients";
 import { Stale } from "~data/errors";
 import { ClientFields } from "~app/routes/clients/client-fields";
 import { clientSchema, toDraft, toForm } from "~app/routes/clients/client-form";
-import { heard } from "~app/told";
+import { deserialised } from "~app/serialised";
 
 export const handle = { slim: true };
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "edit", async ({ tx }) => {
+  return cachedLoader(asked, "edit", async ({ tx }) => {
     const client = await getClient(tx, asked.params.clientId);
     return { form: toForm(client), version: client.version };
   });
@@ -39,7 +39,7 @@ export function action({ params, context }: Route.ActionArgs) {
 }
 
 export default function Edit({ loaderData: told, params }: Route.ComponentProps) {
-  const loaderData = heard(told);
+  const loaderData = deserialised(told);
   return (
     <Box sx={{ p: 3 }}>
       <ClientFields initial={loaderData.form} extra={{ version: loaderData.version }} submit="Save changes" />

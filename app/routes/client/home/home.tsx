@@ -4,7 +4,7 @@ import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { data } from "react-router";
 import { number, object, string } from "yup";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import type { Route } from "./+types/home";
 import { exerciseOf, exercises } from "~core/home-care/exercises";
 import { homeCareFor, minutesADay, notOn, usualMost, type HomeCare } from "~core/home-care/suggest";
@@ -26,14 +26,14 @@ import { ReachFigure } from "~app/ui/reach-figure";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { WhenReady } from "~app/ui/when-ready";
 import { validate } from "~app/validation";
-import { heard } from "~app/told";
+import { deserialised } from "~app/serialised";
 import { getClient } from "~data/clients";
 import { homeCareOf, saveHomeCare, type HomeBody } from "~data/home-care";
 
 export const meta: Route.MetaFunction = () => [{ title: "Home care · Ember Path" }];
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "home", async ({ tx, practitioner }) => {
+  return cachedLoader(asked, "home", async ({ tx, practitioner }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, asked.request);
     const { targets } = await readingOf(tx, client, visits);
@@ -107,7 +107,7 @@ export function action({ params, context }: Route.ActionArgs) {
 }
 
 export default function Home({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = heard(told);
+  const loaderData = deserialised(told);
   const { client, visit, offers, given, before } = loaderData;
   const [all, setAll] = useState(false);
   const bodyOf = (key: string) => given.find((each) => each.exercise === key)?.body ?? null;

@@ -5,13 +5,13 @@ import { arcAfter } from "~core/light-touch/arc";
 import { formNames, forms, formAfter, minutesOf, type Form } from "~core/light-touch/arc-steps";
 import { arcOfVisit } from "~app/server/client/arc.server";
 import { sessionsOfSeries } from "~app/server/client/plan-input.server";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import { visitOf } from "~app/server/client/workspace.server";
 import { usePressed } from "~app/routes/client/table/use-pressed";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
-import { heard, type Heard } from "~app/told";
+import { deserialised, type LoaderData } from "~app/serialised";
 import { getClient } from "~data/clients";
 import { seriesOf } from "~data/series";
 import { eventsOfVisits } from "~data/session-events";
@@ -20,7 +20,7 @@ import { ArcBody } from "./arc-body";
 export const handle = { slim: true };
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "arc", async ({ tx, practitioner }) => {
+  return cachedLoader(asked, "arc", async ({ tx, practitioner }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, asked.request);
     // which part the visit before made tells which one comes now
@@ -48,12 +48,12 @@ export function loader(asked: Route.LoaderArgs) {
 }
 
 export default function Arc({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = heard(told);
+  const loaderData = deserialised(told);
   // another visit is another log
   return <Run key={loaderData.visit.id} {...loaderData} />;
 }
 
-function Run({ clientId, visit, events, gate, listened, last, planned }: Heard<typeof loader>) {
+function Run({ clientId, visit, events, gate, listened, last, planned }: LoaderData<typeof loader>) {
   const log = usePressed(clientId, visit.id, events);
   const { form } = useMemo(() => arcAfter(log.events), [log.events]);
   const choose = (next: Form) => log.add({ kind: "arc", body: { press: "form", form: next } });

@@ -20,7 +20,7 @@ import {
 import { gradeError, gradeErrorWords, type HandsBy } from "~core/light-touch/own-hands";
 import type { Side } from "~core/units";
 import { ownHands } from "~app/server/client/looks.server";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import { visitOf } from "~app/server/client/workspace.server";
 import { Kept, usePressed } from "~app/routes/client/table/use-pressed";
 import Box from "@mui/material/Box";
@@ -30,7 +30,7 @@ import { HandSide } from "~app/ui/hand-side";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import { heard, type Heard } from "~app/told";
+import { deserialised, type LoaderData } from "~app/serialised";
 import { getClient } from "~data/clients";
 import { logOf } from "~data/session-events";
 import { BoneMap } from "./bone-map";
@@ -38,7 +38,7 @@ import { BoneMap } from "./bone-map";
 export const handle = { slim: true };
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "bones", async ({ tx, practitioner }) => {
+  return cachedLoader(asked, "bones", async ({ tx, practitioner }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit } = await visitOf(tx, client.id, asked.request);
     return {
@@ -52,7 +52,7 @@ export function loader(asked: Route.LoaderArgs) {
 }
 
 export default function Bones({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = heard(told);
+  const loaderData = deserialised(told);
   // another visit is another log
   return <Moving key={loaderData.visit.id} {...loaderData} />;
 }
@@ -67,7 +67,7 @@ const none = (moment: BoneFelt["moment"], segment: string, test: string, side: S
   eased: [false, false],
 });
 
-function Moving({ clientId, visit, events: stored, hands, me }: Heard<typeof loader>) {
+function Moving({ clientId, visit, events: stored, hands, me }: LoaderData<typeof loader>) {
   const log = usePressed(clientId, visit.id, stored);
   const felt = useMemo(() => bonesAfter(log.events), [log.events]);
   // what is not stored yet was felt by whoever is signed in

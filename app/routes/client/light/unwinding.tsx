@@ -17,14 +17,14 @@ import {
 import { trendOf } from "~core/statistics/kendall";
 import { clockWords, counted } from "~core/words";
 import { lightGateOf } from "~app/server/client/light-gate.server";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import { visitOf } from "~app/server/client/workspace.server";
 import { Kept, usePressed } from "~app/routes/client/table/use-pressed";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 import { HandSide } from "~app/ui/hand-side";
-import { heard, type Heard } from "~app/told";
+import { deserialised, type LoaderData } from "~app/serialised";
 import { getClient } from "~data/clients";
 import { preferencesOf } from "~data/preferences";
 import { eventsOfVisits, logOf } from "~data/session-events";
@@ -34,7 +34,7 @@ import { PathPad, PathPicture } from "./path-pad";
 export const handle = { slim: true };
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "unwinding", async ({ tx, practitioner }) => {
+  return cachedLoader(asked, "unwinding", async ({ tx, practitioner }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, asked.request);
     const others = visits.filter(({ id }) => id !== visit.id);
@@ -59,7 +59,7 @@ export function loader(asked: Route.LoaderArgs) {
 }
 
 export default function Unwinding({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = heard(told);
+  const loaderData = deserialised(told);
   // another visit is another log
   return <Following key={loaderData.visit.id} {...loaderData} />;
 }
@@ -72,7 +72,7 @@ const readWords = ({ loops, positions, toStill, lasted }: ReturnType<typeof read
     ...(lasted === undefined ? [] : [`${clockWords(lasted)} min in all`]),
   ].join(", ");
 
-function Following({ clientId, visit, events: stored, gate, others, pauseWord }: Heard<typeof loader>) {
+function Following({ clientId, visit, events: stored, gate, others, pauseWord }: LoaderData<typeof loader>) {
   const log = usePressed(clientId, visit.id, stored);
   const runs = useMemo(() => unwindingsAfter(log.events), [log.events]);
   const press = (body: UnwindEvent["body"]) => log.add({ kind: "unwind", body });

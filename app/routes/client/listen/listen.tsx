@@ -5,7 +5,7 @@ import { number, object, string } from "yup";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { MomentToggle } from "~app/ui/moment-toggle";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import type { Route } from "./+types/listen";
 import { isUsualRate, leastTaps, rateBand, rateOfTaps, usualRates } from "~core/light-touch/rhythm";
 import {
@@ -33,7 +33,7 @@ import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { validate } from "~app/validation";
-import { heard } from "~app/told";
+import { deserialised } from "~app/serialised";
 import { getClient } from "~data/clients";
 import { listeningsOf, saveStation, type ListenMoment } from "~data/findings";
 import { eventsOf } from "~data/session-events";
@@ -43,7 +43,7 @@ import { ListenMap } from "./listen-map";
 export const handle = { slim: true };
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "listen", async ({ tx, practitioner }) => {
+  return cachedLoader(asked, "listen", async ({ tx, practitioner }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit } = await visitOf(tx, client.id, asked.request);
     const all = await listeningsOf(tx, client.id);
@@ -122,7 +122,7 @@ export function action({ params, context }: Route.ActionArgs) {
 }
 
 export default function Listen({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = heard(told);
+  const loaderData = deserialised(told);
   const { clientId, visit, running, mine, others, hands } = loaderData;
   const [search] = useSearchParams();
   const [moment, setMoment] = useState<ListenMoment>(search.get("moment") === "after" ? "after" : "before");

@@ -5,7 +5,7 @@ import { edgesAfter } from "~core/move/edge-of-table";
 import { movementOf, movements } from "~core/move/movements";
 import { rangeOf, rangesAfter } from "~core/move/ranges";
 import { movedOf } from "~app/server/client/table.server";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import { visitOf } from "~app/server/client/workspace.server";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
@@ -14,7 +14,7 @@ import { SideColumn } from "~app/ui/side-column";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import { SideList } from "~app/ui/side-list";
 import { Kept, usePressed } from "~app/routes/client/table/use-pressed";
-import { heard, type Heard } from "~app/told";
+import { deserialised, type LoaderData } from "~app/serialised";
 import { getClient } from "~data/clients";
 import { logOf } from "~data/session-events";
 import { EdgeCard } from "./edge-card";
@@ -26,7 +26,7 @@ import { rangeWords } from "~core/move/words";
 export const handle = { slim: true };
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "move", async ({ tx }) => {
+  return cachedLoader(asked, "move", async ({ tx }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, asked.request);
     return {
@@ -44,13 +44,13 @@ export function loader(asked: Route.LoaderArgs) {
 }
 
 export default function Move({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = heard(told);
+  const loaderData = deserialised(told);
   // another visit is another log
   return <Ranges key={loaderData.visit.id} {...loaderData} />;
 }
 
 const edgeKey = "edge";
-function Ranges({ clientId, visit, events: stored, earlier }: Heard<typeof loader>) {
+function Ranges({ clientId, visit, events: stored, earlier }: LoaderData<typeof loader>) {
   const log = usePressed(clientId, visit.id, stored);
   const { events, add } = log;
   const [moment, setMoment] = useState<Moment>("before");

@@ -18,13 +18,13 @@ import { momentsOfClient } from "~app/server/client/readings.server";
 import { heardOf } from "~app/server/client/light.server";
 import { movedOf, tableOf } from "~app/server/client/table.server";
 import { sessionsOfSeries } from "~app/server/client/plan-input.server";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import { today } from "~app/server/today.server";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { shortDay } from "~app/ui/dates";
 import { visitOf } from "~app/server/client/workspace.server";
-import { heard } from "~app/told";
+import { deserialised } from "~app/serialised";
 import { amendmentsOf } from "~data/visits";
 import { getClient } from "~data/clients";
 import { restrictionsOf } from "~data/findings";
@@ -34,7 +34,7 @@ import { changeNames, directionWords } from "~core/change/words";
 import { counted } from "~core/words";
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "overview", async ({ tx }) => {
+  return cachedLoader(asked, "overview", async ({ tx }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, asked.request);
     const series = await seriesOf(tx, client.id);
@@ -116,7 +116,7 @@ export function loader(asked: Route.LoaderArgs) {
 const sideWord = { L: "left", R: "right", both: "both sides" } as const;
 
 export default function Overview({ loaderData }: Route.ComponentProps) {
-  const d = heard(loaderData);
+  const d = deserialised(loaderData);
   const base = `/clients/${d.client.id}`;
   const at = `?visit=${d.visit.ordinal}`;
   const next = !d.measured

@@ -11,7 +11,7 @@ import type { TemplateSession } from "~core/series/template";
 import { techniqueOf } from "~core/techniques/library";
 import { positionName } from "~core/techniques/technique";
 import { capitalised, counted } from "~core/words";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { weekday } from "~app/ui/dates";
@@ -21,10 +21,10 @@ import { Empty } from "~app/ui/page";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { seriesView } from "~app/server/client/series.server";
-import { heard } from "~app/told";
+import { deserialised } from "~app/serialised";
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(
+  return cachedLoader(
     asked,
     "list",
     async ({ tx, practitioner }) => {
@@ -64,7 +64,7 @@ const minuteWords = (minutes: StepMinutes) =>
 
 /** The plan as a list: for the practitioner's wall with every step, or for the client as what comes when. */
 export default function PlanList({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = heard(told);
+  const loaderData = deserialised(told);
   const { name, practice, template, settings, sessions, days, done, solved } = loaderData;
   const [search, setSearch] = useSearchParams();
   const forClient = search.get("for") === "client";

@@ -3,7 +3,7 @@ import Button from "@mui/material/Button";
 import MuiLink from "@mui/material/Link";
 import { useCallback, useMemo, useRef, useState } from "react";
 import { Link, useFetcher } from "react-router";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import { handsOfOthers } from "~app/server/client/plan-input.server";
 import type { Route } from "./+types/path";
 import { sessionsOf } from "~core/series/course";
@@ -44,7 +44,7 @@ import { SeriesHints } from "./hints";
 import { Broken, Referred, SinceSolved } from "./plan-alerts";
 import { PlanGrid } from "./plan-grid";
 import { keepSeries, seriesId, seriesView } from "~app/server/client/series.server";
-import { heard } from "~app/told";
+import { deserialised } from "~app/serialised";
 import { SessionPanel } from "./session-panel";
 import { SettingsDialog } from "./settings-dialog";
 import { Solving } from "./solving";
@@ -54,7 +54,7 @@ import { usePlanEdit } from "./use-plan-edit";
 import { useSolver } from "./use-solver";
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(
+  return cachedLoader(
     asked,
     "path",
     async ({ tx, practitioner }) => {
@@ -100,13 +100,13 @@ const asItStands = oncePer((plan: Plan, input: PlanInput) => ({
 const changedSince = oncePer(sinceSolved);
 
 export default function Path({ loaderData: told, params: { clientId } }: Route.ComponentProps) {
-  const loaderData = heard(told);
+  const loaderData = deserialised(told);
   const { input, settings, template, seriesId: id, version, current, broken, refer, worked } = loaderData;
   const [editing, setEditing] = useState(false);
   const panel = useRef<HTMLElement>(null);
   const [session, setSession] = useState(Math.min(current, sessionsOf(input).length - 1));
   const [step, setStep] = useState<string | undefined>();
-  const saver = useFetcher<{ ok?: boolean; errors?: FieldErrors; breaches?: string[]; stale?: boolean }>();
+  const saver = useFetcher<{ ok?: boolean; errors?: FieldErrors; violations?: string[]; stale?: boolean }>();
   const { submit } = saver;
   const beside = useFetcher<{ ok?: boolean; errors?: FieldErrors }>();
   const save = useCallback(
@@ -256,9 +256,9 @@ export default function Path({ loaderData: told, params: { clientId } }: Route.C
             />
           )}
           <Solving state={solver.state} cancel={solver.cancel} />
-          {answer?.breaches && (
+          {answer?.violations && (
             <Alert severity="error" sx={{ mb: 2 }}>
-              The plan was not saved, because it breaks a rule: {answer.breaches.slice(0, 4).join(" ")} If findings
+              The plan was not saved, because it breaks a rule: {answer.violations.slice(0, 4).join(" ")} If findings
               changed meanwhile, solve again.
             </Alert>
           )}

@@ -3,7 +3,7 @@ import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useMemo, useState } from "react";
 import { useFetcher } from "react-router";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import { handsOfOthers } from "~app/server/client/plan-input.server";
 import type { Route } from "./+types/plans";
 import { sameSessions, sessionsOf } from "~core/series/course";
@@ -25,13 +25,18 @@ import type { FieldErrors } from "~app/validation";
 import { NotFound } from "~data/errors";
 import type { SeriesSettings } from "~data/series";
 import { dropBeside, keepBeside, plansView, takeNamed } from "~app/server/client/plans.server";
-import { heard } from "~app/told";
+import { deserialised } from "~app/serialised";
 import { askInput } from "./ask-input";
 import { Solving } from "./solving";
 import { useSolver } from "./use-solver";
 
 export const loader = (asked: Route.LoaderArgs) =>
-  known(asked, "plans", ({ tx, practitioner }) => plansView(tx, practitioner, asked.params.clientId), handsOfOthers);
+  cachedLoader(
+    asked,
+    "plans",
+    ({ tx, practitioner }) => plansView(tx, practitioner, asked.params.clientId),
+    handsOfOthers,
+  );
 
 export { keepTyped as clientAction } from "~app/ui/keep-typed";
 
@@ -45,11 +50,11 @@ export function action({ params, context }: Route.ActionArgs) {
   });
 }
 
-type Answer = { ok?: boolean; errors?: FieldErrors; breaches?: string[]; stale?: boolean };
+type Answer = { ok?: boolean; errors?: FieldErrors; violations?: string[]; stale?: boolean };
 
 /** Plans of one client side by side, one of them in force: what each gives, takes and breaks. */
 export default function Plans({ loaderData: told, params: { clientId } }: Route.ComponentProps) {
-  const loaderData = heard(told);
+  const loaderData = deserialised(told);
   const { inForce, named, input, template, settings, version, refer, worked } = loaderData;
   const [name, setName] = useState("");
   const sender = useFetcher<Answer>();
@@ -107,9 +112,9 @@ export default function Plans({ loaderData: told, params: { clientId } }: Route.
       </Box>
       <Solving state={solver.state} cancel={solver.cancel} />
       {answer?.errors && <Alert severity="error">{Object.values(answer.errors).join(" ")}</Alert>}
-      {answer?.breaches && (
+      {answer?.violations && (
         <Alert severity="error">
-          It was not put in force, because it breaks a rule: {answer.breaches.slice(0, 4).join(" ")}
+          It was not put in force, because it breaks a rule: {answer.violations.slice(0, 4).join(" ")}
         </Alert>
       )}
       {answer?.stale && (

@@ -1,7 +1,7 @@
 import Button from "@mui/material/Button";
 import { useMemo, useState } from "react";
 import { data } from "react-router";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import type { Route } from "./+types/points";
 import { depthOf } from "~core/anatomy/layers";
 import { structureOf } from "~core/anatomy/structures";
@@ -21,7 +21,7 @@ import { MomentToggle } from "~app/ui/moment-toggle";
 import { depthColours } from "~app/ui/theme";
 import { findingName } from "~core/findings/finding-name";
 import { validate } from "~app/validation";
-import { heard } from "~app/told";
+import { deserialised } from "~app/serialised";
 import { getClient } from "~data/clients";
 import { addTriggerPoint, feelPoint, setPointRemoved, triggerPointsOf, type PointDraft } from "~data/trigger-points";
 import { NewPoint } from "./new-point";
@@ -31,7 +31,7 @@ import { pointSchema, pressedSchema } from "./point-form";
 export const handle = { slim: true };
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "points", async ({ tx, practitioner }) => {
+  return cachedLoader(asked, "points", async ({ tx, practitioner }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit } = await visitOf(tx, client.id, asked.request);
     const cautions = acting(await judgedOf(tx, client, practitioner), dayOfVisit(visit));
@@ -99,7 +99,7 @@ const marksOf = (points: readonly TriggerPoint[], chosen: string | undefined): F
   });
 
 export default function Points({ loaderData }: Route.ComponentProps) {
-  const { visit, points } = heard(loaderData);
+  const { visit, points } = deserialised(loaderData);
   const [moment, setMoment] = useState<Moment>("before");
   const [adding, setAdding] = useState(false);
   const [at, setAt] = useState<DrawnLine | undefined>();

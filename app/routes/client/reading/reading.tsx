@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import MuiLink from "@mui/material/Link";
 import { useState } from "react";
 import { data, Link, useFetcher, useLocation } from "react-router";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import { handsOfOthers } from "~app/server/client/plan-input.server";
 import type { Route } from "./+types/reading";
 import { patternOf } from "~core/reading/patterns";
@@ -19,7 +19,7 @@ import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
 import { Empty } from "~app/ui/page";
 import { validate, type FieldErrors } from "~app/validation";
-import { heard } from "~app/told";
+import { deserialised } from "~app/serialised";
 import { choicesOf, saveChoice } from "~data/choices";
 import { getClient } from "~data/clients";
 import { seriesOf } from "~data/series";
@@ -29,7 +29,7 @@ import { SuggestionRow } from "./suggestion-row";
 import { Targets } from "./targets";
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(
+  return cachedLoader(
     asked,
     "reading",
     async ({ tx, practitioner }) => {
@@ -109,7 +109,7 @@ function headline(
 }
 
 export default function Reading({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = heard(told);
+  const loaderData = deserialised(told);
   const { clientId, found, suggestions, unexplained, next, choices, working, targets, planned } = loaderData;
   const fetcher = useFetcher<{ errors?: FieldErrors; overtaken?: unknown }>();
   const busy = fetcher.state !== "idle";

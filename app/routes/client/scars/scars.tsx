@@ -1,7 +1,7 @@
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import { data } from "react-router";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import type { Route } from "./+types/scars";
 import type { Moment } from "~core/findings/restriction";
 import type { Scar } from "~core/findings/scar";
@@ -16,7 +16,7 @@ import { FigureColumn } from "~app/ui/figure-column";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import type { DrawnLine } from "~app/ui/draw-on-figure";
 import { validate, versionOf } from "~app/validation";
-import { heard } from "~app/told";
+import { deserialised } from "~app/serialised";
 import { getClient } from "~data/clients";
 import { addScar, feelScar, scarsOf, setScarClosed, setScarRemoved } from "~data/scars";
 import { NewScar } from "./new-scar";
@@ -26,7 +26,7 @@ import { roseSchema, scarSchema } from "./scar-form";
 export const handle = { slim: true };
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "scars", async ({ tx }) => {
+  return cachedLoader(asked, "scars", async ({ tx }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit } = await visitOf(tx, client.id, asked.request);
     return { visit, day: today(), born: client.born, scars: await scarsOf(tx, client.id) };
@@ -71,7 +71,7 @@ export function action({ params, context }: Route.ActionArgs) {
 }
 
 export default function Scars({ loaderData }: Route.ComponentProps) {
-  const { visit, day, born, scars } = heard(loaderData);
+  const { visit, day, born, scars } = deserialised(loaderData);
   const [moment, setMoment] = useState<Moment>("before");
   const [drawn, setDrawn] = useState<DrawnLine | undefined>();
   const [adding, setAdding] = useState(false);

@@ -1,7 +1,7 @@
 import Button from "@mui/material/Button";
 import { data, Link, useRevalidator, useSearchParams } from "react-router";
 import { useEffect, useMemo, useState } from "react";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import type { Route } from "./+types/stand";
 import { besideVisit, formerOf, heldAgainst, inView, momentsBeside } from "~core/change/beside";
 import { stands } from "~core/consent/consent";
@@ -27,7 +27,7 @@ import { Empty } from "~app/ui/page";
 import { useJobs } from "~app/ui/use-jobs";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import { heard, type Heard } from "~app/told";
+import { deserialised, type LoaderData } from "~app/serialised";
 import { figureOf } from "~devices/camera/camera";
 import { stanceOf } from "~devices/camera/person";
 import { trueMetrics } from "~devices/camera/truth";
@@ -46,7 +46,7 @@ import { WithoutPicture } from "./without-picture";
 export const handle = { slim: true };
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "stand", async ({ tx, practitioner }) => {
+  return cachedLoader(asked, "stand", async ({ tx, practitioner }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, asked.request);
     const photos = await photosOfClient(tx, client.id);
@@ -93,12 +93,12 @@ const nextViewOf: Record<View, View | "whole"> = { front: "left", left: "back", 
 const momentName: Record<Moment, string> = { before: "Before", after: "After" };
 
 const momentsOf = oncePer(
-  ({ photos, byHand, figures }: Heard<typeof loader>, { ordinal }: Heard<typeof loader>["visit"]) =>
+  ({ photos, byHand, figures }: LoaderData<typeof loader>, { ordinal }: LoaderData<typeof loader>["visit"]) =>
     momentsBeside(photos, byHand, readBy(figures), figures, ordinal),
 );
 
 export default function Stand({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = heard(told);
+  const loaderData = deserialised(told);
   const { client, visit, photos, putAside, pictured, figures, me, setup, byHand, mayPicture, workedSessions } =
     loaderData;
   const [params, setParams] = useSearchParams();

@@ -8,7 +8,7 @@ import { minutesOf } from "~core/series/plan";
 import { techniqueOf } from "~core/techniques/library";
 import { sinceLast } from "~core/findings/since-last";
 import { inWorkingOrder } from "~core/findings/working-order";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import { workedSessions } from "~app/server/client/plan-input.server";
 import { visitOf } from "~app/server/client/workspace.server";
 import { findingName } from "~core/findings/finding-name";
@@ -18,7 +18,7 @@ import Typography from "@mui/material/Typography";
 import { BodyFigure } from "~app/ui/body-figure";
 import { OnPaper } from "~app/ui/on-paper";
 import { weekday } from "~app/ui/dates";
-import { heard, type Heard } from "~app/told";
+import { deserialised, type LoaderData } from "~app/serialised";
 import { getClient } from "~data/clients";
 import { seriesOf } from "~data/series";
 
@@ -27,7 +27,7 @@ export const handle = { slim: true };
 const summed = kindsWith("summary");
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "summary", async ({ tx }) => {
+  return cachedLoader(asked, "summary", async ({ tx }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, asked.request);
     const worked = await workedSessions(tx, visits, await seriesOf(tx, client.id));
@@ -49,7 +49,7 @@ const sheet = laidOut(sights);
 const figureHeight = 300;
 
 /** Where what was felt at a visit lies. */
-function Where({ visit, restrictions, scars }: Heard<typeof loader>) {
+function Where({ visit, restrictions, scars }: LoaderData<typeof loader>) {
   const felt = restrictions.flatMap((each) => {
     const grades = each.grades.filter((grading) => grading.visit === visit.ordinal);
     return grades.length > 0 ? [{ ...each, grades }] : [];
@@ -66,7 +66,7 @@ function Where({ visit, restrictions, scars }: Heard<typeof loader>) {
 
 /** A visit on one sheet: what was felt in the order hands come to it, what is different from last time, what was worked. */
 export default function Summary({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = heard(told);
+  const loaderData = deserialised(told);
   const { visit, restrictions, steps, sheet } = loaderData;
   const lines = sheet.flatMap(({ lines }) => lines);
   // what lies on the body comes in the order hands come to it, all else kind by kind

@@ -10,7 +10,7 @@ import { acting } from "~core/screening/outcome";
 import { offBefore, openRetests, runOf } from "~core/table/results";
 import { ownLooks } from "~app/server/client/looks.server";
 import { counted } from "~core/words";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import { dayOfVisit, judgedOf } from "~app/server/client/screening.server";
 import { tableOf } from "~app/server/client/table.server";
 import { visitOf } from "~app/server/client/workspace.server";
@@ -19,7 +19,7 @@ import Typography from "@mui/material/Typography";
 import { HandSide } from "~app/ui/hand-side";
 import { SideColumn } from "~app/ui/side-column";
 import { MomentToggle } from "~app/ui/moment-toggle";
-import { heard, type Heard } from "~app/told";
+import { deserialised, type LoaderData } from "~app/serialised";
 import { getClient } from "~data/clients";
 import { logOf } from "~data/session-events";
 import { CheckCard } from "./check-card";
@@ -30,7 +30,7 @@ import { Kept, usePressed } from "./use-pressed";
 export const handle = { slim: true };
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "table", async ({ tx, practitioner }) => {
+  return cachedLoader(asked, "table", async ({ tx, practitioner }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, asked.request);
     const cautions = acting(await judgedOf(tx, client, practitioner), dayOfVisit(visit));
@@ -54,12 +54,12 @@ const headings: Record<TableMoment, string> = { before: "At the table", again: "
 const isFirst = ({ moment, by }: Answer, me: string) => moment === "before" && by === me;
 
 export default function Table({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = heard(told);
+  const loaderData = deserialised(told);
   // another visit is another log
   return <Run key={loaderData.visit.id} {...loaderData} />;
 }
 
-function Run({ clientId, visit, ruled, events: stored, earlier, looks }: Heard<typeof loader>) {
+function Run({ clientId, visit, ruled, events: stored, earlier, looks }: LoaderData<typeof loader>) {
   const log = usePressed(clientId, visit.id, stored);
   const { events, add } = log;
   const answers = useMemo(() => answersAfter(events, looks), [events, looks]);

@@ -1,7 +1,7 @@
 import Button from "@mui/material/Button";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { data, useSubmit } from "react-router";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import type { Route } from "./+types/touch";
 import { placeOf } from "~core/anatomy/places";
 import { structureOf } from "~core/anatomy/structures";
@@ -27,7 +27,7 @@ import { NotFound } from "~data/errors";
 import { joinLines, separateLine, splitLine } from "~data/lines";
 import { seriesOf } from "~data/series";
 import { workedSessions } from "~app/server/client/plan-input.server";
-import { heard } from "~app/told";
+import { deserialised } from "~app/serialised";
 import { BodyMap } from "./body-map";
 import { Different } from "./different";
 import { FeltRing } from "./felt-ring";
@@ -48,7 +48,7 @@ import { gradingSchema, restrictionSchema, splitSchema, ungradeSchema } from "./
 export const handle = { slim: true };
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "touch", async ({ tx }) => {
+  return cachedLoader(asked, "touch", async ({ tx }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, asked.request);
     const restrictions = await restrictionsOf(tx, client.id);
@@ -142,7 +142,7 @@ function passes(filter: Filter, restriction: Restriction, visit: number): boolea
 }
 
 export default function Touch({ loaderData }: Route.ComponentProps) {
-  const { visit, today, restrictions, worked, skin } = heard(loaderData);
+  const { visit, today, restrictions, worked, skin } = deserialised(loaderData);
   const [moment, setMoment] = useState<Moment>("before");
   const [filter, setFilter] = useState<Filter>("all");
   const [spot, setSpot] = useState<Spot | undefined>();

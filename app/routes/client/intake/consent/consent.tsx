@@ -4,7 +4,7 @@ import Dialog from "@mui/material/Dialog";
 import TextField from "@mui/material/TextField";
 import { useEffect, useState } from "react";
 import { data, useFetcher } from "react-router";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import type { Route } from "./+types/consent";
 import { sensitiveAreas, type SensitiveArea } from "~core/anatomy/sensitive";
 import { ageOn } from "~core/client";
@@ -32,7 +32,7 @@ import { WhenReady } from "~app/ui/when-ready";
 import { Signature, SignaturePad } from "~app/ui/signature-pad";
 import { useOwnId } from "~app/ui/use-own-id";
 import { validate, type FieldErrors } from "~app/validation";
-import { heard } from "~app/told";
+import { deserialised } from "~app/serialised";
 import { getClient } from "~data/clients";
 import { consentsOf } from "~data/consents";
 import { seriesOf } from "~data/series";
@@ -41,7 +41,7 @@ import { consentSchema } from "./consent-form";
 export const handle = { slim: true };
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "consent", async ({ tx }) => {
+  return cachedLoader(asked, "consent", async ({ tx }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit } = await visitOf(tx, client.id, asked.request);
     const planned = (await seriesOf(tx, client.id))?.plan?.sessions[visit.ordinal - 1];
@@ -92,7 +92,7 @@ const without: Partial<Record<Subject, string>> = {
 };
 
 export default function Consent({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = heard(told);
+  const loaderData = deserialised(told);
   const { name, minor, visit, today, records, areas } = loaderData;
   const [asking, setAsking] = useState<Subject | undefined>();
   const lasting: Subject[] = ["general", "photographs", "unwinding", ...(minor ? (["guardian"] as const) : [])];

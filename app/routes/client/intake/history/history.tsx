@@ -3,7 +3,7 @@ import Switch from "@mui/material/Switch";
 import { useState } from "react";
 import { data } from "react-router";
 import { object, string } from "yup";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import type { Route } from "./+types/history";
 import { readEntry, type TypedEntry } from "~core/screening/entry";
 import { acting } from "~core/screening/outcome";
@@ -23,7 +23,7 @@ import type { Tx } from "~data/database";
 import { NotFound, Stale } from "~data/errors";
 import { currentEntries, historyVersions, recordHistory } from "~data/history";
 import { WhenReady } from "~app/ui/when-ready";
-import { heard } from "~app/told";
+import { deserialised } from "~app/serialised";
 import { EntryForm } from "./entry-form";
 import { mostParts } from "./told-parts";
 import { EntryRow, Versions } from "./entry-row";
@@ -32,7 +32,7 @@ import { TimeLine } from "./time-line";
 export const handle = { slim: true };
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "history", async ({ tx, practitioner }) => {
+  return cachedLoader(asked, "history", async ({ tx, practitioner }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit } = await visitOf(tx, client.id, asked.request);
     const versions = await historyVersions(tx, client.id);
@@ -161,7 +161,7 @@ async function tell(tx: Tx, client: Client, by: string, sent: Record<string, unk
 }
 
 export default function History({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = heard(told);
+  const loaderData = deserialised(told);
   const { entries, versions, cautions, born, today, visit } = loaderData;
   const [chosen, setChosen] = useState<string | undefined>();
   const [zones, setZones] = useState(true);

@@ -3,7 +3,7 @@ import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { data, useFetcher } from "react-router";
 import { number, object, string } from "yup";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import type { Route } from "./+types/scales";
 import {
   changeOf,
@@ -24,13 +24,13 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
 import { WhenReady } from "~app/ui/when-ready";
-import { heard } from "~app/told";
+import { deserialised } from "~app/serialised";
 import { counted } from "~core/words";
 
 export const handle = { slim: true };
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "scales", async ({ tx }) => {
+  return cachedLoader(asked, "scales", async ({ tx }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit, visits } = await visitOf(tx, client.id, asked.request);
     return { visit, visits: visits.length, ...(await ownMeasuresOf(tx, client.id)) };
@@ -104,7 +104,7 @@ const pointsOf = (needed: number) => `${Math.round(needed * 10) / 10} points`;
 const signed = (value: number) => `${value > 0 ? "+" : value < 0 ? "−" : "±"}${Math.round(Math.abs(value) * 10) / 10}`;
 
 export default function Scales({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = heard(told);
+  const loaderData = deserialised(told);
   const { visit, visits, measures, scores, words } = loaderData;
   const active = measures.filter((measure) => !measure.retired);
   const retired = measures.filter((measure) => measure.retired);

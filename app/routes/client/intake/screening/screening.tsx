@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import { useEffect } from "react";
 import { data, useFetcher } from "react-router";
 import { array, object, string } from "yup";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import type { Route } from "./+types/screening";
 import { ageOn } from "~core/client";
 import { byStrictness, isActive } from "~core/screening/outcome";
@@ -23,14 +23,14 @@ import { useOwnId } from "~app/ui/use-own-id";
 import { handOver } from "~data/handovers";
 import { answersOf, recordAnswer } from "~data/screening";
 import { WhenReady } from "~app/ui/when-ready";
-import { heard } from "~app/told";
+import { deserialised } from "~app/serialised";
 import { QuickChecks } from "./quick-checks";
 import { AnswerRow } from "./answer-row";
 
 export const handle = { slim: true };
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "screening", async ({ tx, practitioner }) => {
+  return cachedLoader(asked, "screening", async ({ tx, practitioner }) => {
     const client = await getClient(tx, asked.params.clientId);
     const { visit } = await visitOf(tx, client.id, asked.request);
     return {
@@ -82,7 +82,7 @@ export function action({ params, context }: Route.ActionArgs) {
 }
 
 export default function Screening({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = heard(told);
+  const loaderData = deserialised(told);
   const { clientId, age, visit, day, today, given, atVisit, cautions } = loaderData;
   const fetcher = useFetcher<{ ok?: boolean; errors?: FieldErrors; handed?: string }>();
   const { submit, data: answer } = fetcher;

@@ -7,7 +7,7 @@ import MuiLink from "@mui/material/Link";
 import TextField from "@mui/material/TextField";
 import { useEffect, useState, type ReactNode } from "react";
 import { data, Link, useFetcher } from "react-router";
-import { known } from "~app/server/known.server";
+import { cachedLoader } from "~app/server/cached-loader.server";
 import type { Route } from "./+types/wishes";
 import { readPlace } from "~core/anatomy/read-place";
 import { nameOf } from "~core/anatomy/places";
@@ -25,12 +25,12 @@ import { positions, wishesSchema } from "./wishes-form";
 import { WhenReady } from "~app/ui/when-ready";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import { heard } from "~app/told";
+import { deserialised } from "~app/serialised";
 
 export const handle = { slim: true };
 
 export function loader(asked: Route.LoaderArgs) {
-  return known(asked, "wishes", async ({ tx }) => {
+  return cachedLoader(asked, "wishes", async ({ tx }) => {
     const client = await getClient(tx, asked.params.clientId);
     return {
       clientId: client.id,
@@ -66,7 +66,7 @@ const areaWords = ({ region, places, side }: Preferences["areasOut"][number]): s
 
 /** What the client wants and does not want. Every choice filters the plan at once. */
 export default function Wishes({ loaderData }: Route.ComponentProps) {
-  const { clientId, pressureCeiling, wishes: stored } = heard(loaderData);
+  const { clientId, pressureCeiling, wishes: stored } = deserialised(loaderData);
   const fetcher = useFetcher<{ ok?: boolean; errors?: FieldErrors; stale?: boolean }>();
   const [wishes, setWishes] = useState<Preferences>(stored);
   const [area, setArea] = useState("");

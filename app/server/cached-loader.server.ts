@@ -1,7 +1,7 @@
 import type { RouterContextProvider } from "react-router";
 import { stampOf } from "~data/stamps";
 import type { Tx } from "~data/database";
-import { tell, type Told } from "~app/told";
+import { serialised, type Serialised } from "~app/serialised";
 import { PracticeCache } from "./practice-cache.server";
 import { inSession, type Session } from "./request/session.server";
 import { today } from "./today.server";
@@ -44,25 +44,25 @@ const mostSearch = 100;
  * A loader's answer about a client: kept for whoever asks, for the address they ask at, for the day, and for as long as
  * the client's records stand as they do. `also` says what else it follows from.
  */
-export function known<T>(
+export function cachedLoader<T>(
   asked: { request: Request; params: { clientId: string }; context: Readonly<RouterContextProvider> },
   as: string,
   work: (session: Session) => Promise<T>,
   also: (tx: Tx, clientId: string) => Promise<string> = () => Promise.resolve(""),
-): Promise<Told<T>> {
+): Promise<Serialised<T>> {
   return inSession(asked.context, async (session) => {
     const { tx, practitioner } = session;
     const { clientId } = asked.params;
     const search = new URL(asked.request.url).searchParams;
     search.delete("_routes");
     search.sort();
-    if (search.toString().length > mostSearch) return tell(await work(session));
+    if (search.toString().length > mostSearch) return serialised(await work(session));
     // who asks was found before the stamp was: a change of theirs may have come between
     const { settings, library, name, practiceName } = practitioner;
     const own = JSON.stringify([settings, library, name, practiceName]);
     const stamp = [await stampOf(tx, clientId), today(), own, await also(tx, clientId)].join(" ");
     return under(pages, tx, `${practitioner.id} ${clientId} ${as} ${search.toString()}`, stamp, async () =>
-      tell(frozen(await work(session))),
+      serialised(frozen(await work(session))),
     );
   });
 }

@@ -3,7 +3,7 @@ import { format } from "date-fns";
 import fc from "fast-check";
 import { RouterContextProvider, type MiddlewareFunction } from "react-router";
 import { usualPreferences, usualSchool } from "~core/screening/facts";
-import { heard, type Told } from "~app/told";
+import { deserialised, type Serialised } from "~app/serialised";
 import { loader as frame } from "~app/routes/client/client";
 import { loader as change } from "~app/routes/client/change/change";
 import { loader as overview } from "~app/routes/client/overview/overview";
@@ -61,7 +61,7 @@ async function answer(page: string, clientId: string): Promise<unknown> {
   const asked = { request, context, params: { clientId }, url: new URL(request.url), pattern: "/" };
   let found: unknown;
   await (signedIn as MiddlewareFunction<Response>)(asked as never, async () => {
-    found = heard((await pages[page]!(asked as never)) as Told<unknown>);
+    found = deserialised((await pages[page]!(asked as never)) as Serialised<unknown>);
     return new Response();
   });
   return found;

@@ -2,24 +2,24 @@
  * What a loader says of a client, as one text. The router writes each value and each name of an answer one by one, every time
  * it is sent; a text is written once and sent as it is. What a text cannot carry (a date, a `NaN`) goes the router's way.
  */
-export type Told<T> = { told?: string; plain?: T };
+export type Serialised<T> = { told?: string; plain?: T };
 
 /** What a loader says. */
-export type Heard<L extends (...asked: never[]) => Promise<Told<unknown>>> =
-  Awaited<ReturnType<L>> extends Told<infer T> ? T : never;
+export type LoaderData<L extends (...asked: never[]) => Promise<Serialised<unknown>>> =
+  Awaited<ReturnType<L>> extends Serialised<infer T> ? T : never;
 
 const said = new WeakMap<object, unknown>();
 
-export function tell<T>(value: T): Told<T> {
+export function serialised<T>(value: T): Serialised<T> {
   if (!carried(value)) return { plain: value };
-  const told: Told<T> = { told: JSON.stringify(value) };
+  const told: Serialised<T> = { told: JSON.stringify(value) };
   // who asks in the same process gets what was said, not a copy
   said.set(told, value);
   return told;
 }
 
 /** What was said: the same for the same answer, however often it is asked. */
-export function heard<T>(answer: Told<T>): T {
+export function deserialised<T>(answer: Serialised<T>): T {
   if (answer.told === undefined) return answer.plain as T;
   if (!said.has(answer)) said.set(answer, JSON.parse(answer.told));
   return said.get(answer) as T;

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { heard, tell } from "./told";
+import { deserialised, serialised } from "./serialised";
 
 /** An answer as it comes out at the other end of a line. */
 const sent = <T extends object>(answer: T): T => structuredClone(answer);
@@ -10,21 +10,21 @@ const odd = fc.constantFrom<unknown>(new Date(0), NaN, Infinity, -0, new Map([["
 ]);
 
 describe("an answer", () => {
-  it("is heard as it was said, whatever it holds", () => {
+  it("is deserialised as it was said, whatever it holds", () => {
     const holding = fc.oneof(plain, fc.record({ a: plain, b: fc.oneof(plain, odd) }), fc.array(fc.oneof(plain, odd)));
-    fc.assert(fc.property(holding, (value) => expect(heard(sent(tell(value)))).toEqual(value)));
+    fc.assert(fc.property(holding, (value) => expect(deserialised(sent(serialised(value)))).toEqual(value)));
   });
 
   it("goes as one text, where a text carries it", () => {
-    expect(Object.keys(tell({ a: [1, "b", null, { c: true }] }))).toEqual(["told"]);
-    expect(tell({ a: 1, left: undefined })).toEqual({ told: '{"a":1}' });
+    expect(Object.keys(serialised({ a: [1, "b", null, { c: true }] }))).toEqual(["told"]);
+    expect(serialised({ a: 1, left: undefined })).toEqual({ told: '{"a":1}' });
   });
 
   it("is the same however often it is asked, here as there", () => {
     const value = { a: 1 };
-    const answer = tell(value);
-    expect(heard(answer)).toBe(value);
+    const answer = serialised(value);
+    expect(deserialised(answer)).toBe(value);
     const there = sent(answer);
-    expect(heard(there)).toBe(heard(there));
+    expect(deserialised(there)).toBe(deserialised(there));
   });
 });

@@ -9,7 +9,7 @@ type Row = Record<string, unknown>;
  * nothing is written and Overtaken says what it is (the value itself where there is one column); if `next` stands there already (a double click, a second try), it is
  * done. `was` undefined replaces whatever is there: for one's own record of which there is no other view.
  */
-export async function keep<T extends Row>(
+export async function compareAndSet<T extends Row>(
   tx: Tx,
   what: string,
   table: string,

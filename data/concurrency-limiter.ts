@@ -9,7 +9,7 @@ export class Busy extends Error {
  * Work that is dear in memory or time, done a few at a time, with a bounded number inside, in all and for each key
  * (a practice, an address). Nobody is made to wait in a line without an end.
  */
-export class Lane {
+export class ConcurrencyLimiter {
   readonly #inside = new Map<string, number>();
   readonly #waiting: (() => void)[] = [];
   #all = 0;
