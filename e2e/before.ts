@@ -30,8 +30,21 @@ export async function send(page: Page, address: string, data: unknown): Promise<
   return { status: answer.status(), text: await answer.text() };
 }
 
+/** The same draws in every run: a stand-in's noise or a shuffled drill must not decide whether a journey passes. */
+const sameDraws = () => {
+  // mulberry32
+  let state = 20261125;
+  Math.random = () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
+    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
+  };
+};
+
 /** Each journey has a session of its own. */
 export async function signIn(page: Page, email = "odile@kiln.example", password = "slow warm hands") {
+  await page.context().addInitScript(sameDraws);
   const headers = { "Sec-Fetch-Site": "same-origin" };
   const answer = await page.request.post("/sign-in", { form: { email, password }, headers, maxRedirects: 0 });
   expect(answer.status()).toBe(302);

@@ -30,6 +30,7 @@ test("the whole intake of a complicated client, by keyboard alone, within four m
         ),
       )
       .toMatch(name);
+  await expect(page.getByLabel("What", { exact: true })).toBeEnabled();
   await page.getByLabel("What", { exact: true }).focus();
   const told: [string, string, string?][] = [
     ["broken left wrist", "11 weeks ago"],

@@ -5,7 +5,8 @@ import { placeOf, type PlaceKey } from "~core/anatomy/places";
 import { shapedAll, type Shape } from "~core/anatomy/shape";
 import { placesInSight, type Sight } from "~core/anatomy/sights";
 import type { Side } from "~core/units";
-import { fingerAt, indexAt, sideWord } from "./figure-pointer";
+import { sideBehind } from "~core/words";
+import { fingerAt, indexAt } from "./figure-pointer";
 
 export type Spot = { place: PlaceKey; side: Side | null };
 
@@ -75,7 +76,7 @@ export function FigurePlaces({
       {here.map(({ place, side }, i) => {
         const painted = paint?.({ place, side });
         const active = chosen?.place === place && chosen.side === side;
-        const name = `${placeOf(place).name}${side ? sideWord[side] : ""}`;
+        const name = `${placeOf(place).name}${side ? sideBehind[side] : ""}`;
         return (
           <Outline
             key={`${place} ${side}`}

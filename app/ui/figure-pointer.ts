@@ -2,8 +2,6 @@ import type { MouseEvent, SyntheticEvent } from "react";
 import type { FigureView, Point } from "~core/anatomy/figure";
 import { unshaped, type Shape } from "~core/anatomy/shape";
 
-export const sideWord = { L: ", left", R: ", right" } as const;
-
 /** Half of what a finger covers, in pixels. */
 const fingertip = 12;
 

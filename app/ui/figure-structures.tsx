@@ -7,7 +7,8 @@ import { inSight, isClose, type Sight } from "~core/anatomy/sights";
 import { structures } from "~core/anatomy/structures";
 import type { Side } from "~core/units";
 import { seenFrom } from "./figure-places";
-import { fingerAt, indexAt, sideWord } from "./figure-pointer";
+import { sideBehind } from "~core/words";
+import { fingerAt, indexAt } from "./figure-pointer";
 import { useHold } from "./use-hold";
 
 export type OnStructure = { structure: string; side: Side | null };
@@ -41,7 +42,7 @@ export function FigureStructures({
         const own = structures.find(({ key }) => key === seen.structure)!;
         return {
           ...seen,
-          name: `${own.name}${seen.side ? sideWord[seen.side] : ""}, ${layerName(layer).toLowerCase()}`,
+          name: `${own.name}${seen.side ? sideBehind[seen.side] : ""}, ${layerName(layer).toLowerCase()}`,
           paths: seen.outlines.map((points) => pathOf(shapedAll(points, sight.view, shape))),
           turned: turnOf(own.fibres, sight.view, seen.side),
         };

@@ -1,3 +1,4 @@
+import { sideWord } from "../words";
 import type { Millimetres, Side } from "../units";
 
 /**
@@ -223,5 +224,5 @@ export const splitPoint = (point: PointKey): Split => {
 
 export const pointName = (point: PointKey): string => {
   const { landmark, side } = splitPoint(point);
-  return side ? `${landmarks[landmark].name}, ${side === "L" ? "left" : "right"}` : landmarks[landmark].name;
+  return side ? `${landmarks[landmark].name}, ${sideWord[side]}` : landmarks[landmark].name;
 };

@@ -1,3 +1,4 @@
+import { sideWord } from "../words";
 import { views, viewName } from "../measure/view";
 import type { Change } from "./compare";
 
@@ -22,7 +23,7 @@ export function changeNames(changes: readonly Pick<Change, "id" | "first" | "par
     parts
       ? `${first.metric.name}, both views`
       : first.side
-        ? `${first.metric.name}, ${first.side === "L" ? "left" : "right"}`
+        ? `${first.metric.name}, ${sideWord[first.side]}`
         : first.metric.name,
   );
   return plain.map((name, i) => {

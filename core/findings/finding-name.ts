@@ -1,7 +1,6 @@
+import { sideWord } from "../words";
 import { structureOf } from "../anatomy/structures";
 import type { Side } from "../units";
-
-export const sideWord = { L: "left", R: "right", both: "both sides" } as const;
 
 /** "Quadratus lumborum, left": a mid-line structure has no sides. */
 export const findingName = ({ structure, side }: { structure: string; side: Side | "both" }): string => {

@@ -1,3 +1,4 @@
+import { sideBehind } from "../words";
 import { layerName } from "../anatomy/layers";
 import { structureGroups, structures, type Structure, type StructureGroup } from "../anatomy/structures";
 import type { Side } from "../units";
@@ -138,4 +139,4 @@ export function readLine(text: string, recent: readonly string[] = []): ReadLine
 
 /** A structure with side and layer, as it is read out: "quadratus lumborum, left, inner muscle". */
 export const spoken = ({ name, layer, midline }: Named, side: Side | "both"): string =>
-  `${name.toLowerCase()}${midline ? "" : side === "both" ? ", both sides" : side === "L" ? ", left" : ", right"}, ${layerName(layer).toLowerCase()}`;
+  `${name.toLowerCase()}${midline ? "" : side === "both" ? ", both sides" : sideBehind[side]}, ${layerName(layer).toLowerCase()}`;

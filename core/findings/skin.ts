@@ -1,3 +1,4 @@
+import { sideBehind } from "../words";
 import { placeOf, type PlaceKey } from "../anatomy/places";
 import { plusDays, type IsoDay } from "../days";
 import type { Side } from "../units";
@@ -53,6 +54,5 @@ export function restsUntil(found: Pick<SkinFound, "response" | "after" | "on" | 
   return found.gone > least ? found.gone : least;
 }
 
-const sideWord = { L: ", left", R: ", right" } as const;
 export const skinPlace = ({ place, side }: Pick<SkinFound, "place" | "side">): string =>
-  `${placeOf(place).name.toLowerCase()}${side ? sideWord[side] : ""}`;
+  `${placeOf(place).name.toLowerCase()}${side ? sideBehind[side] : ""}`;

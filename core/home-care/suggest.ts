@@ -1,3 +1,4 @@
+import { sideWord } from "../words";
 import { partsOf, structureOf } from "../anatomy/structures";
 import { depthOf } from "../anatomy/layers";
 import type { Target } from "../reading/target";
@@ -100,7 +101,7 @@ export function notOn({ exercise, sides, no }: HomeCare, side: Side | null): str
   if (!exercise.sided) return undefined;
   const barred = (["L", "R"] as const).filter((each) => (side === null || side === each) && !sides[each]);
   return barred.length > 0
-    ? `Not on the ${barred.map((each) => (each === "L" ? "left" : "right")).join(" or ")}: a caution keeps that side out.`
+    ? `Not on the ${barred.map((each) => sideWord[each]).join(" or ")}: a caution keeps that side out.`
     : undefined;
 }
 

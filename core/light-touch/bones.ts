@@ -1,3 +1,4 @@
+import { sideWord } from "../words";
 import { handError } from "../statistics/hand-errors";
 import type { Moment } from "../findings/restriction";
 import { falseDiscovery } from "../statistics/false-discovery";
@@ -209,10 +210,9 @@ export const lockedSegments = (felt: readonly BoneFelt[]): Segment[] =>
     return own.length >= 2 && ends.length >= 4 && ends.every((each) => each <= 1);
   });
 
-const sideWords = { L: "left", R: "right" } as const;
 /** "Sphenoid, torsion": what was tested, and on which side. */
 export const boneName = (segment: Segment, test: BoneTest, side: Side | null): string =>
-  `${segment.name}${side ? `, ${sideWords[side]}` : ""}, ${test.name.toLowerCase()}`;
+  `${segment.name}${side ? `, ${sideWord[side]}` : ""}, ${test.name.toLowerCase()}`;
 export const rangeWords = ["stuck", "hardly", "some", "free"] as const;
 export const balanceWords = ({ index, se }: Balance, [first, second]: BoneTest["ends"]): string =>
   se >= 1

@@ -1,3 +1,4 @@
+import { sideWord } from "../words";
 import type { Moment } from "../findings/restriction";
 import { normal } from "../statistics/quantiles";
 import { z95 } from "../units";
@@ -113,6 +114,6 @@ export const rangeFigure = ({ value, se, movement }: Range): string =>
 
 /** "Neck, turning, left: 52 ±3.4°, behind the other side": a short range in words. */
 export const shortWords = ({ range, against }: Short): string =>
-  `${range.movement.name}${range.taken.side ? `, ${range.taken.side === "L" ? "left" : "right"}` : ""}: ${rangeFigure(range)}, ${
+  `${range.movement.name}${range.taken.side ? `, ${sideWord[range.taken.side]}` : ""}: ${rangeFigure(range)}, ${
     against === "the other side" ? "behind the other side" : `of ${range.movement.reference} in the mean`
   }`;

@@ -1,9 +1,9 @@
+import { sideWord } from "../words";
 import type { Movement } from "./movements";
 import type { compareRanges, Judged, Range } from "./ranges";
-import { z95, type Side } from "../units";
+import { z95 } from "../units";
 
 export const unitOf = ({ unit }: Pick<Movement, "unit">): string => (unit === "deg" ? "°" : " mm");
-export const sideWord: Record<Side, string> = { L: "left", R: "right" };
 export const round = (value: number) => String(Math.round(value * 10) / 10);
 
 /** "left 62 ±3.4° active, hard, pain 3". */

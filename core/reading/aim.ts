@@ -1,3 +1,4 @@
+import { sideWord } from "../words";
 import { structureOf } from "../anatomy/structures";
 import type { Side } from "../units";
 import type { Target } from "./target";
@@ -13,7 +14,6 @@ export const aim = (structures: string, weight: number, side: Aim["side"] = "out
 /** What a finding has to seem off by, to be worked at: four chances in five, as for what is measured standing. */
 export const leastSure = 0.8;
 
-const sideWord = { L: "left", R: "right", both: "both sides" } as const;
 const other = (side: Side): Side => (side === "L" ? "R" : "L");
 
 /** The target that an aim makes of a finding: `out` the side it stands out at, `sure` how probable it is, `size` 0.5–1.5. */

@@ -1,3 +1,4 @@
+import { sideWord } from "../words";
 import { freedom, freedomSe, stations, type Listening, type StationKey } from "../light-touch/stations";
 import { normal } from "../statistics/quantiles";
 import { aim, leastSure, targetOfAim, type Aim } from "./aim";
@@ -65,6 +66,6 @@ export const targetsOfListening = (heard: readonly VisitHeard[]): Target[] =>
       out: side,
       sure,
       size: 1 - free,
-      because: `${name}, ${side === "L" ? "left" : "right"}: heard ${Math.round(100 * free)} ±${Math.round(196 * freedomSe())} % of free ${moment} visit ${visit}.`,
+      because: `${name}, ${sideWord[side]}: heard ${Math.round(100 * free)} ±${Math.round(196 * freedomSe())} % of free ${moment} visit ${visit}.`,
     }),
   );

@@ -1,6 +1,6 @@
 import { partsOf, structureOf } from "../anatomy/structures";
 import type { Side } from "../units";
-import { capitalised } from "../words";
+import { capitalised, sideWord } from "../words";
 import type { Holding, Site } from "./patterns";
 import type { Suggestion } from "./reading";
 import type { Placed, Target } from "./target";
@@ -11,7 +11,6 @@ export const leastForWork = 0.5;
 const sparing = 0.4;
 const minutesOf: Record<"short" | "stuck", number> = { short: 8, stuck: 8 };
 
-const sideWords = { L: "left", R: "right", both: "both sides" } as const;
 const percent = (share: number) => `${Math.round(100 * share)} %`;
 
 /** "suggested with 78 % (60–91 %), because hip high, left; …": why a pattern asks for work, with what speaks for it most. */
@@ -28,7 +27,7 @@ const targetOf = (suggestion: Suggestion, { structure: key, state, side }: Holdi
   return [
     {
       id: `pattern-${pattern.id}-${key}-${where}`,
-      name: `${structure.name}${where === "both" ? "" : `, ${sideWords[where]}`}`,
+      name: `${structure.name}${where === "both" ? "" : `, ${sideWord[where]}`}`,
       structures: [key],
       region: structure.region,
       layer: structure.layer,
@@ -120,7 +119,7 @@ export function chosenTargets(targets: readonly Target[], choices: readonly Choi
     return [
       {
         id: key,
-        name: `${structure.name}${side === "both" ? "" : `, ${sideWords[side]}`}`,
+        name: `${structure.name}${side === "both" ? "" : `, ${sideWord[side]}`}`,
         structures: [body.structure],
         region: structure.region,
         layer: structure.layer,

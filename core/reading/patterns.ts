@@ -1,3 +1,4 @@
+import { sideWord } from "../words";
 import { structureOf } from "../anatomy/structures";
 import type { Side } from "../units";
 import { patternRows } from "./pattern-table";
@@ -76,7 +77,7 @@ function patternsOf(block: string): Pattern[] {
     return {
       id: side ? `${key}.${side}` : key,
       key,
-      name: side ? `${name}, ${side === "L" ? "left" : "right"}` : name,
+      name: side ? `${name}, ${sideWord[side]}` : name,
       side,
       prior: sided ? met[often] / 2 : met[often],
       shows,

@@ -1,3 +1,4 @@
+import { sideTitle, sideWord } from "../words";
 import { edgeBand, readEdge, type EdgePart } from "../move/edge-of-table";
 import { lastEdges, rangeFigure, shortNow, type VisitMoved } from "../move/short";
 import { aim, leastSure, targetOfAim, type Aim } from "./aim";
@@ -54,7 +55,7 @@ export function targetsOfMoved(moved: readonly VisitMoved[]): Target[] {
         out: taken.side ?? "both",
         sure,
         size: Math.min(1.5, 0.5 + by / (8 * range.se)),
-        because: `${movement.name}${taken.side ? `, ${taken.side === "L" ? "left" : "right"}` : ""}: ${rangeFigure(range)}, short of ${
+        because: `${movement.name}${taken.side ? `, ${sideWord[taken.side]}` : ""}: ${rangeFigure(range)}, short of ${
           against === "the reference" ? `the usual (${movement.reference} in the mean)` : against
         } ${moment} visit ${visit}.`,
       }),
@@ -69,7 +70,7 @@ export function targetsOfMoved(moved: readonly VisitMoved[]): Target[] {
         // what is beyond the band of reading it is off for sure, or nearly so (95 %)
         sure: 0.975,
         size: Math.min(1.5, 0.5 + by / (4 * edgeBand)),
-        because: `${taken.side === "L" ? "Left" : "Right"} hip at the edge of the table: ${part} short by ${Math.round(by)} ±${edgeBand}° ${moment} visit ${visit}.`,
+        because: `${sideTitle[taken.side]} hip at the edge of the table: ${part} short by ${Math.round(by)} ±${edgeBand}° ${moment} visit ${visit}.`,
       }),
     ),
   );

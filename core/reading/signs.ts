@@ -1,3 +1,4 @@
+import { sideWord } from "../words";
 import { structureOf } from "../anatomy/structures";
 import type { Side } from "../units";
 import { signRows } from "./sign-table";
@@ -51,8 +52,7 @@ export const splitSign = (id: SignId): { kind: SignKind; side: Side | null } => 
     : { kind: signKindOf(id), side: null };
 };
 
-const sideWords = { L: "left", R: "right" } as const;
 export const signWords = (id: SignId): string => {
   const { kind, side } = splitSign(id);
-  return side ? `${kind.name}, ${sideWords[side]}` : kind.name;
+  return side ? `${kind.name}, ${sideWord[side]}` : kind.name;
 };

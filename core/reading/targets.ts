@@ -1,3 +1,4 @@
+import { sideWord } from "../words";
 import { structureOf } from "../anatomy/structures";
 import { regionName } from "../anatomy/regions";
 import { latestGrade, type Restriction } from "../findings/restriction";
@@ -14,8 +15,6 @@ import { targetsOfMoved } from "./range-targets";
 import { targetsOfTable } from "./table-targets";
 import type { Target } from "./target";
 import { z95, type Side } from "../units";
-
-const sideWord = { L: "left", R: "right", both: "both sides" } as const;
 
 /** A restriction graded 2 or 3 asks for work; one that only drags asks for a little; a free one for none. */
 export function targetOfRestriction(restriction: Restriction): Target | undefined {

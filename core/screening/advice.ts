@@ -1,3 +1,4 @@
+import { sideWord } from "../words";
 import { depthOf } from "../anatomy/layers";
 import type { PlaceKey } from "../anatomy/places";
 import { structures } from "../anatomy/structures";
@@ -12,8 +13,6 @@ import { verdictOn } from "./verdict";
  * body's model, so that cautions rule it out as they would a technique.
  */
 export type Act = "look" | "hold" | "move";
-
-const sideWords = { L: "left", R: "right" } as const;
 
 /** How hard it is done, 0–10: points are pressed to 5 at most, joints rocked with less. Common practice. */
 const pressure = { look: 0, hold: 4, move: 3 } as const;
@@ -64,9 +63,7 @@ export function outFor(work: Technique, cautions: readonly Outcome[], side?: Sid
   if (no !== undefined) return no;
   if (side === "L" || side === "R") return sides[side] ? undefined : sideBy;
   const barred = (["L", "R"] as const).filter((each) => !sides[each]);
-  return barred.length > 0
-    ? `not on the ${barred.map((each) => sideWords[each]).join(" and ")} (${sideBy})`
-    : undefined;
+  return barred.length > 0 ? `not on the ${barred.map((each) => sideWord[each]).join(" and ")} (${sideBy})` : undefined;
 }
 
 /**

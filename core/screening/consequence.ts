@@ -1,3 +1,4 @@
+import { sideBehind } from "../words";
 import { layers } from "../anatomy/layers";
 import { jointOf } from "../anatomy/joints";
 import { placeOf, placesIn } from "../anatomy/places";
@@ -33,7 +34,7 @@ export function scopeInWords(scope: Scope | undefined): string {
   if (!scope) return "all work";
   const what = scope.tags?.map((tag) => tagWord[tag]).join(", ");
   const where = whereInWords(scope);
-  const side = scope.side ? (scope.side === "L" ? ", left" : ", right") : "";
+  const side = scope.side ? sideBehind[scope.side] : "";
   const deep = scope.fromDepth !== undefined && scope.fromDepth > 1 ? ` below the ${above(scope.fromDepth)}` : "";
   const hard = scope.fromPressure !== undefined ? ` at ${scope.fromPressure} of 10 or more` : "";
   const across = scope.joints ? ` across ${scope.joints.map((key) => jointOf(key).name.toLowerCase()).join("; ")}` : "";

@@ -1,3 +1,4 @@
+import { sideBehind } from "../words";
 import { placeNames, withNeighbours } from "../anatomy/places";
 import { plusDays } from "../days";
 import { scarDays, type Scar } from "../findings/scar";
@@ -30,7 +31,7 @@ export function skinCautions(found: SkinFound): Outcome[] {
 export function scarCautions(scar: Pick<Scar, "id" | "places" | "side" | "since" | "closed">): Outcome[] {
   const { id, places, side, since, closed } = scar;
   const common = {
-    title: `Scar: ${placeNames(places)}${side === "both" ? "" : side === "L" ? ", left" : ", right"}`,
+    title: `Scar: ${placeNames(places)}${side === "both" ? "" : sideBehind[side]}`,
     scope: { places: withNeighbours(places), ...(side === "both" ? {} : { side }) },
     origin: "history" as const,
   };
@@ -88,7 +89,7 @@ export function rangeCautions(visits: readonly { on: string; ranges: readonly Ta
   return [...latest].flatMap(([slot, { on, taken }]): Outcome[] => {
     if (hardAndPainful([taken]).length === 0) return [];
     const { name, joints } = movementOf(taken.movement);
-    const side = taken.side === null ? "" : taken.side === "L" ? ", left" : ", right";
+    const side = taken.side === null ? "" : sideBehind[taken.side];
     return [
       {
         // found again on another day it is another matter

@@ -1,3 +1,4 @@
+import { sideWord } from "../words";
 import { jointsAt } from "../anatomy/joints";
 import { furtherOut, isPlace, nameOf, placesIn, withNeighbours, type PlaceKey } from "../anatomy/places";
 import type { RegionKey } from "../anatomy/regions";
@@ -116,8 +117,6 @@ function around(at: Around, region: RegionKey, named: readonly PlaceKey[]): Scop
   if (at === "outward") return { places: [...new Set([...withNeighbours(places), ...furtherOut(places)])] };
   return { joints: jointsAt(at === "joints" ? places : withNeighbours(withNeighbours(places))) };
 }
-
-const sideWord = { L: "left", R: "right", both: "both sides" } as const;
 
 export function entryTitle(entry: HistoryEntry): string {
   const condition = entry.condition ? conditionOf(entry.condition) : undefined;

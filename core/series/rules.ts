@@ -1,3 +1,4 @@
+import { sideWord } from "../words";
 import { placeNames } from "../anatomy/places";
 import { regionKeys, regionName } from "../anatomy/regions";
 import { isTechnique, stemOf, techniqueOf } from "../techniques/library";
@@ -112,7 +113,7 @@ export function violations(input: PlanInput, sessions: readonly PlannedSession[]
             say(
               "safety",
               s,
-              `${technique.name} is not done on the ${side === "L" ? "left" : "right"}: ${verdict.sideBy}.`,
+              `${technique.name} is not done on the ${sideWord[side]}: ${verdict.sideBy}.`,
               step.minutes[side],
             );
       if (!no && step.position && !isRising(technique) && !positionsIn(s, input).includes(step.position))

@@ -1,3 +1,4 @@
+import { sideWord } from "../words";
 import type { Side } from "../units";
 import { answersTo, type Answer } from "./answers";
 import { segmentGroups } from "./checks";
@@ -22,7 +23,6 @@ export type Coupling = {
   settle: string | undefined;
 };
 
-const word: Record<Side, string> = { L: "left", R: "right" };
 const other = (side: Side): Side => (side === "L" ? "R" : "L");
 
 /**
@@ -30,7 +30,7 @@ const other = (side: Side): Side => (side === "L" ? "R" : "L");
  * which it is bent. All sixteen cases have an answer; those in which the findings contradict each other say what would settle it.
  */
 export function readCoupling(high: Side, short: Side, evens: EvensIn): Coupling {
-  const [turned, bent, same] = [word[high], word[short], high === short];
+  const [turned, bent, same] = [sideWord[high], sideWord[short], high === short];
   const together = same
     ? `It is bent and turned to the ${turned}`
     : `It is bent to the ${bent} and turned to the ${turned}`;
@@ -47,7 +47,7 @@ export function readCoupling(high: Side, short: Side, evens: EvensIn): Coupling 
     return {
       type: "second",
       held: `One segment held ${evens}, bent and turned to the ${turned}.`,
-      work: `Towards what it will not do: ${away}, bent and turned to the ${word[other(high)]}; gently, and only as far as it goes by itself. Then look again.`,
+      work: `Towards what it will not do: ${away}, bent and turned to the ${sideWord[other(high)]}; gently, and only as far as it goes by itself. Then look again.`,
       because: `${together}: the same side goes with being bent; it comes level ${evens}, where it is held, and stands out ${away}.`,
       settle: undefined,
     };

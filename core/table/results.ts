@@ -1,3 +1,4 @@
+import { sideWord } from "../words";
 import { falseDiscovery } from "../statistics/false-discovery";
 import { differing, verdictOf, type Verdict } from "../statistics/verdict";
 import type { Moment } from "../findings/restriction";
@@ -61,7 +62,6 @@ const rounded = (value: number) => (Number.isInteger(value) ? String(value) : va
 /** "clearly left high", "12 ±8 mm left short", "left slow, right free", "even": what a check said, in words. */
 export function wordsOf(check: Check, answers: readonly Answer[], moment: TableMoment): string {
   const results = resultsOf(check, answers, moment);
-  const sides = { L: "left", R: "right" } as const;
   const band = (se: number) => `±${rounded(Math.round(z95 * se * 10) / 10)}`;
   const said = (["hand", "measured"] as const).flatMap((way): string[] => {
     const own = results.filter((each) => each.way === way);
@@ -79,7 +79,7 @@ export function wordsOf(check: Check, answers: readonly Answer[], moment: TableM
     if (check.kind === "one") return [word(own[0]!)];
     return [
       (["L", "R"] as const)
-        .flatMap((side) => own.filter((each) => each.side === side).map((each) => `${sides[side]} ${word(each)}`))
+        .flatMap((side) => own.filter((each) => each.side === side).map((each) => `${sideWord[side]} ${word(each)}`))
         .join(", "),
     ];
   });

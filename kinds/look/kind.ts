@@ -1,3 +1,4 @@
+import { sideBehind } from "../../core/words";
 import type { VisitAnswers } from "../../core/table/answers";
 import { isAnswered } from "../../core/table/answers";
 import { compareTable, offBefore, resultsOf, tableNote, verdictWords, wordsOf } from "../../core/table/results";
@@ -5,7 +6,6 @@ import { differing } from "../../core/statistics/verdict";
 import { checks, unitWords } from "../../core/table/checks";
 import { signed, type At, type Differing, type Kind } from "../kind";
 
-const side = { L: ", left", R: ", right" } as const;
 const answersAt = (list: readonly VisitAnswers[], visit: number) =>
   list.find((each) => each.visit === visit)?.answers ?? [];
 
@@ -33,7 +33,7 @@ export const look: Kind<VisitAnswers> = {
         return {
           ...difference,
           id: [check.key, each.before.side, way].join(" "),
-          name: `${check.name}${each.before.side ? side[each.before.side] : ""}`,
+          name: `${check.name}${each.before.side ? sideBehind[each.before.side] : ""}`,
           from: wordsOf(check, before, first.moment),
           to: wordsOf(check, after, second.moment),
           by: signed(

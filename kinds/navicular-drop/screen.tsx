@@ -1,3 +1,4 @@
+import { sideTitle } from "~core/words";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { styled } from "@mui/material/styles";
@@ -47,8 +48,6 @@ export function action({ params, context }: ScreenArgs["action"]) {
     return { ok: true };
   });
 }
-
-const sideName: Record<Side, string> = { L: "Left", R: "Right" };
 
 const Foot = styled("section")(({ theme: { tokens } }) => ({
   borderTop: `1px solid ${tokens.line}`,
@@ -143,7 +142,7 @@ function OneFoot({
   const field = (name: keyof Typed) => (
     <TextField
       type="number"
-      label={`${sideName[side]}, ${name}`}
+      label={`${sideTitle[side]}, ${name}`}
       value={typed[name]}
       error={kept.errors?.[name] !== undefined}
       helperText={kept.errors?.[name]}
@@ -154,7 +153,7 @@ function OneFoot({
   );
   return (
     <Foot
-      aria-label={`${sideName[side]} foot`}
+      aria-label={`${sideTitle[side]} foot`}
       onKeyDown={(event) => {
         if (event.key === "Enter") keep();
       }}
@@ -183,7 +182,7 @@ function OneFoot({
       )}
       <Overtaken
         by={kept}
-        what={`The ${sideName[side].toLowerCase()} foot`}
+        what={`The ${sideTitle[side].toLowerCase()} foot`}
         words={(heights) => (heights ? `sitting ${heights.sitting}, standing ${heights.standing} mm` : "not measured")}
       />
     </Foot>

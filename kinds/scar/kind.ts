@@ -1,5 +1,5 @@
 import { placeNames } from "../../core/anatomy/places";
-import { sideWord } from "../../core/findings/finding-name";
+import { sideWord } from "../../core/words";
 import { roseArea, type Rose, type Scar } from "../../core/findings/scar";
 import { differing } from "../../core/statistics/verdict";
 import { z95 } from "../../core/units";

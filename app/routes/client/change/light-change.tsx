@@ -3,7 +3,7 @@ import { boneName, compareBones } from "~core/light-touch/bones";
 import { gradeError, gradeErrorWords, type HandsBy } from "~core/light-touch/own-hands";
 import { compareListening, leadsChanged, overallChange, rateChange } from "~core/light-touch/stations";
 import { z95 } from "~core/units";
-import { counted } from "~core/words";
+import { counted, sideWord } from "~core/words";
 import type { LightOfVisit } from "~core/light-touch/light-of-visit";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
@@ -64,7 +64,7 @@ export function LightChange({
       <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
         {told.map(({ station, name, side, before, after, verdict }) => (
           <li key={`${station} ${side}`}>
-            {name}, {side === "L" ? "left" : "right"}: {percent(before)} → {percent(after)} % of free ({verdict})
+            {name}, {sideWord[side]}: {percent(before)} → {percent(after)} % of free ({verdict})
           </li>
         ))}
         {bones.map((each) => (

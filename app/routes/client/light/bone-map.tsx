@@ -1,3 +1,4 @@
+import { sideWord } from "~core/words";
 import { useTheme } from "@mui/material/styles";
 import { pathOf, placesSeen } from "~core/anatomy/figure";
 import { placeOf } from "~core/anatomy/places";
@@ -68,7 +69,7 @@ export function BoneMap({
             role="button"
             tabIndex={0}
             aria-pressed={isChosen}
-            aria-label={`${segment.name}${side ? `, ${side === "L" ? "left" : "right"}` : ""}`}
+            aria-label={`${segment.name}${side ? `, ${sideWord[side]}` : ""}`}
             style={{ cursor: "pointer" }}
             onClick={() => choose(key)}
             onKeyDown={(event) => (event.key === "Enter" || event.key === " ") && choose(key)}

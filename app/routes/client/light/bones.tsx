@@ -1,3 +1,4 @@
+import { sideTitle } from "~core/words";
 import Button from "@mui/material/Button";
 import { useMemo, useState } from "react";
 import { Link } from "react-router";
@@ -123,13 +124,8 @@ function Moving({ clientId, visit, events: stored, hands, me }: LoaderData<typeo
         <Typography sx={{ fontSize: 17, mb: 0.5 }}>{segment.hands}</Typography>
         <Kept log={log} blind={moment === "again"} />
         {sides.map((side) => (
-          <Box
-            key={String(side)}
-            role="group"
-            aria-label={side ? (side === "L" ? "Left" : "Right") : segment.name}
-            sx={{ mb: 2 }}
-          >
-            {side && <Typography variant="h3">{side === "L" ? "Left" : "Right"}</Typography>}
+          <Box key={String(side)} role="group" aria-label={side ? sideTitle[side] : segment.name} sx={{ mb: 2 }}>
+            {side && <Typography variant="h3">{sideTitle[side]}</Typography>}
             {segment.tests.map((test) => (
               <OneTest
                 key={test.key}

@@ -25,7 +25,7 @@ import {
 } from "~core/light-touch/stations";
 import { gradeError, gradeErrorWords } from "~core/light-touch/own-hands";
 import { z95 } from "~core/units";
-import { counted } from "~core/words";
+import { counted, sideTitle, sideWord } from "~core/words";
 import { ownHands } from "~app/server/client/looks.server";
 import { keeping } from "~app/server/request/session.server";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
@@ -233,8 +233,7 @@ export default function Listen({ loaderData: told }: Route.ComponentProps) {
             <Typography>
               Motion was weakest at the{" "}
               <strong>
-                {stations.find((each) => each.key === begin.station)!.name.toLowerCase()},{" "}
-                {begin.side === "L" ? "left" : "right"}
+                {stations.find((each) => each.key === begin.station)!.name.toLowerCase()}, {sideWord[begin.side]}
               </strong>
               : begin there.
               {felt.L &&
@@ -301,7 +300,7 @@ function Station({
     each
       ? [
           ...(["L", "R"] as const).flatMap((side) =>
-            each[side] ? [`${side === "L" ? "left" : "right"} ${each[side].quality} and ${each[side].amplitude}`] : [],
+            each[side] ? [`${sideWord[side]} ${each[side].quality} and ${each[side].amplitude}`] : [],
           ),
           ...(each.symmetry ? [each.symmetry] : []),
           ...(each.rate ? [`${each.rate.perMinute.toFixed(1)} per minute`] : []),
@@ -338,7 +337,7 @@ function Station({
 }
 
 function Hand({ side, felt, set }: { side: "L" | "R"; felt: HandFelt | undefined; set: (felt: HandFelt) => void }) {
-  const name = side === "L" ? "Left" : "Right";
+  const name = sideTitle[side];
   const scale = (key: keyof HandFelt, label: string, ends: [string, string]) => (
     <Box sx={{ mb: 1.5 }}>
       <Typography sx={{ fontSize: 14, color: "text.secondary", mb: 0.5 }}>

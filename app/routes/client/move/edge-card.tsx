@@ -1,3 +1,4 @@
+import { sideTitle } from "~core/words";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
@@ -16,7 +17,6 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 
 const keys = ["thigh", "knee", "drift", "thighStraight"] as const;
-const sideWord = { L: "Left", R: "Right" } as const;
 
 /** The hip test at the edge of the table: three angles of each leg, and what they say is short. */
 export function EdgeCard({
@@ -77,8 +77,8 @@ function OneLeg({
   const reading = taken && readEdge(taken);
   const short = reading ? edgeParts.filter((part) => reading.short[part] !== undefined) : [];
   return (
-    <Box role="group" aria-label={`${sideWord[side]} leg`} sx={{ display: "grid", gap: 1.25, alignContent: "start" }}>
-      <Typography sx={{ fontWeight: 650 }}>{sideWord[side]} leg</Typography>
+    <Box role="group" aria-label={`${sideTitle[side]} leg`} sx={{ display: "grid", gap: 1.25, alignContent: "start" }}>
+      <Typography sx={{ fontWeight: 650 }}>{sideTitle[side]} leg</Typography>
       {keys.map((key) => (
         <TextField
           key={key}

@@ -1,3 +1,4 @@
+import { sideTitle } from "~core/words";
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
@@ -19,7 +20,6 @@ import { rangeWords, unitOf } from "~core/move/words";
 
 /** So many repeats in a row the device takes. */
 const inARow = 3;
-const sideWord = { L: "Left", R: "Right" } as const;
 
 /** One movement: both sides on one dial, heard or typed, with how it ended. */
 export function RangeCard({
@@ -160,7 +160,7 @@ function OneSide({
       : Number.isNaN(number)
         ? `${movement.name}: type a number, got “${typed}”.`
         : rangeFault({ movement: movement.key, side, values: [number], endFeel: null, pain: null });
-  const title = side ? sideWord[side] : movement.name;
+  const title = side ? sideTitle[side] : movement.name;
   return (
     <Box role="group" aria-label={title} sx={{ display: "grid", gap: 1.75, alignContent: "start" }}>
       <Typography sx={{ fontWeight: 650 }}>

@@ -4,7 +4,8 @@ import { movementOf } from "~core/move/movements";
 import { z95 } from "~core/units";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import { comparedWords, differenceWords, rangeName, round, sideWord, unitOf } from "~core/move/words";
+import { comparedWords, differenceWords, rangeName, round, unitOf } from "~core/move/words";
+import { sideWord } from "~core/words";
 
 /** What the ranges say: how the sides differ, what the work changed, and what changed since the visit before. */
 export function RangesFound({

@@ -31,7 +31,7 @@ import { restrictionsOf } from "~data/findings";
 import { seriesOf } from "~data/series";
 import { eventsOf } from "~data/session-events";
 import { changeNames, directionWords } from "~core/change/words";
-import { counted } from "~core/words";
+import { counted, sideWord } from "~core/words";
 
 export function loader(asked: Route.LoaderArgs) {
   return cachedLoader(asked, "overview", async ({ tx }) => {
@@ -112,8 +112,6 @@ export function loader(asked: Route.LoaderArgs) {
     };
   });
 }
-
-const sideWord = { L: "left", R: "right", both: "both sides" } as const;
 
 export default function Overview({ loaderData }: Route.ComponentProps) {
   const d = deserialised(loaderData);

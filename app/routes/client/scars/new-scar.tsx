@@ -1,3 +1,4 @@
+import { sideWord } from "~core/words";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useEffect, useState } from "react";
@@ -12,8 +13,6 @@ import type { DrawnLine } from "~app/ui/draw-on-figure";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import type { FieldErrors } from "~app/validation";
-
-const sideWord = { L: "left", R: "right", both: "both sides" } as const;
 
 /** A scar as it is recorded: drawn on the figure or named, with length, age and whether it is closed. */
 export function NewScar({

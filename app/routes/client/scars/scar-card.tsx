@@ -1,3 +1,4 @@
+import { sideBehind } from "~core/words";
 import Button from "@mui/material/Button";
 import { useFetcher } from "react-router";
 import { placeNames } from "~core/anatomy/places";
@@ -25,7 +26,6 @@ import { useDraft } from "~app/ui/use-draft";
 import { SlideRose } from "./rose";
 
 type Felt = Pick<Rose, "slides" | "lift">;
-const sideWord = { L: ", left", R: ", right", both: "" } as const;
 /** A test on its way: what was not felt is not kept, and counts for nothing. */
 type Feeling = { slides: readonly (Slide | undefined)[]; lift: Slide | undefined };
 const unfelt: Feeling = { slides: Array<undefined>(8).fill(undefined), lift: undefined };
@@ -48,7 +48,7 @@ export function ScarCard({
 }) {
   const fetcher = useFetcher();
   const takeOff = useTakeOff();
-  const name = `${placeNames(scar.places)}${sideWord[scar.side]}`;
+  const name = `${placeNames(scar.places)}${sideBehind[scar.side]}`;
   const title = name.charAt(0).toUpperCase() + name.slice(1);
   const own = scar.roses.find((each) => each.visit === visit.ordinal && each.moment === moment);
   const kept = useKeeper<Felt>(own ? { slides: own.slides, lift: own.lift } : null, (felt) => ({

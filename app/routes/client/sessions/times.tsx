@@ -1,3 +1,4 @@
+import { sideBehind } from "~core/words";
 import TextField from "@mui/material/TextField";
 import { wasWorked } from "~core/session/worked";
 import { clockLeftOn } from "~core/session/put-right";
@@ -6,7 +7,6 @@ import { techniqueOf } from "~core/techniques/library";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 
-const sideWord = { L: ", left", R: ", right", mid: "" } as const;
 const oneDecimal = (seconds: number) => String(Math.round(seconds / 6) / 10);
 
 /** Minutes that were typed for steps, by their place: as typed, so that a half-typed number stays what it is. */
@@ -58,7 +58,7 @@ export function Times({
           <Box key={i} sx={{ display: "flex", gap: 1.5, alignItems: "center", mt: 1 }}>
             <Typography sx={(t) => ({ flex: 1, ...(left.includes(i) && { color: t.tokens.amber }) })}>
               {techniqueOf(step.technique).name}
-              {sideWord[step.side]}
+              {sideBehind[step.side]}
               {text !== clock && ` (clock: ${clock})`}
             </Typography>
             <TextField
@@ -71,7 +71,7 @@ export function Times({
               slotProps={{
                 htmlInput: {
                   inputMode: "decimal",
-                  "aria-label": `Minutes: ${techniqueOf(step.technique).name}${sideWord[step.side]}`,
+                  "aria-label": `Minutes: ${techniqueOf(step.technique).name}${sideBehind[step.side]}`,
                 },
               }}
             />

@@ -1,3 +1,4 @@
+import { sideBehind } from "~core/words";
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
@@ -74,7 +75,7 @@ function Row({
   const known = taken.find((each) => each.method === method);
   // what is typed for each method, until it is saved
   const [typed, setTyped] = useState<Partial<Record<HandMethodKey, string>>>({});
-  const name = `${metric.name}${metric.sides === "each" ? (side === "L" ? ", left" : ", right") : ""}`;
+  const name = `${metric.name}${metric.sides === "each" ? sideBehind[side ?? "mid"] : ""}`;
   const others = taken.filter((each) => each.method !== method);
   return (
     <Box

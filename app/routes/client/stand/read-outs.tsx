@@ -1,3 +1,4 @@
+import { sideBehind } from "~core/words";
 import { useTheme, type SxProps, type Theme } from "@mui/material/styles";
 import { memo, useState } from "react";
 import { sameIn, type Change } from "~core/change/compare";
@@ -14,8 +15,7 @@ import { changeColour } from "~app/ui/change-colour";
 import { depthColours } from "~app/ui/theme";
 
 const keyOf = (reading: Reading) => `${reading.id} ${reading.method}`;
-const sideWord = (reading: Reading) =>
-  reading.metric.sides === "each" ? (reading.side === "L" ? ", left" : ", right") : "";
+const sideWord = (reading: Reading) => (reading.metric.sides === "each" ? sideBehind[reading.side ?? "mid"] : "");
 
 /** One line per metric: value and band now, the earlier value, the usual range, and what may be said of the change. */
 export function ReadOuts({

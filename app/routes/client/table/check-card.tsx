@@ -1,3 +1,4 @@
+import { sideTitle } from "~core/words";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { Fine } from "~app/ui/fine";
@@ -21,8 +22,6 @@ import { Measured } from "./measured";
 import { useTableKeys } from "./use-table-keys";
 import { aStepMore, Choice, sidesSeen, WhichSide } from "./which-side";
 import { BodyFigure } from "~app/ui/body-figure";
-
-const sideWord = { L: "Left", R: "Right" } as const;
 
 type Press = (answer: Omit<Pressed, "moment">) => void;
 
@@ -122,7 +121,7 @@ export function CheckCard({
                 {[first, second].map((side) => (
                   <Steps
                     key={side}
-                    name={sideWord[side]}
+                    name={sideTitle[side]}
                     steps={check.steps!}
                     value={byHand(side)}
                     choose={(value) => hand(side, value)}

@@ -1,3 +1,4 @@
+import { sideTitle } from "~core/words";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { faultOf, type Answer } from "~core/table/answers";
@@ -5,8 +6,6 @@ import { unitWords, type Check } from "~core/table/checks";
 import type { Side } from "~core/units";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-
-const sideWord = { L: "Left", R: "Right" } as const;
 
 /** A value by tape, rule or inclinometer: kept when the field is left or Enter is pressed. */
 export function Measured({
@@ -39,7 +38,7 @@ export function Measured({
             return (
               <Value
                 key={side}
-                label={`${sideWord[side]} ${check.stands}, ${unit}`}
+                label={`${sideTitle[side]} ${check.stands}, ${unit}`}
                 check={check}
                 side={null}
                 value={value === 0 ? 0 : mine ? Math.abs(value) : undefined}
@@ -52,7 +51,7 @@ export function Measured({
         : sides.map((side) => (
             <Value
               key={String(side)}
-              label={`${side ? `${sideWord[side]}, ` : ""}${unit}`}
+              label={`${side ? `${sideTitle[side]}, ` : ""}${unit}`}
               check={check}
               side={side}
               value={known(side)}

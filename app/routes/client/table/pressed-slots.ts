@@ -5,7 +5,7 @@ import { rangeSlot } from "~core/move/ranges";
 import { answerSlot } from "~core/table/answers";
 import { checkOf } from "~core/table/checks";
 import { wordsOf } from "~core/table/results";
-import { capitalised } from "~core/words";
+import { capitalised, sideBehind } from "~core/words";
 import type { PressedEvent } from "~data/session-events";
 
 /** What a press stands in the place of; undefined for what is only added to. */
@@ -25,8 +25,7 @@ export function slotOf(event: PressedEvent): string | undefined {
 }
 
 const momentWords = { before: "before the work", again: "in the second round", after: "after the work" } as const;
-const sideWords = { L: ", left", R: ", right" } as const;
-const sideOf = (side: "L" | "R" | null) => (side ? sideWords[side] : "");
+const sideOf = (side: "L" | "R" | null) => (side ? sideBehind[side] : "");
 
 /** What a press is about, and what it said: "Hip height, before the work" and "a little left high". */
 export function pressedWords(event: PressedEvent): { about: string; said: string } {

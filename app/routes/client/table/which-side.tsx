@@ -1,10 +1,9 @@
+import { sideTitle } from "~core/words";
 import Button from "@mui/material/Button";
 import { standsOut, type Check } from "~core/table/checks";
 import type { Side } from "~core/units";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-
-const sideWord = { L: "Left", R: "Right" } as const;
 
 /** The client's sides as they lie before whoever stands at their feet: the right one at the left while they lie face up. */
 export const sidesSeen = (check: Check): readonly [Side, Side] => (check.lying === "supine" ? ["R", "L"] : ["L", "R"]);
@@ -29,9 +28,9 @@ export function WhichSide({
   choose: (value: number) => void;
 }) {
   const grades = (side: Side) => (
-    <Box role="group" aria-label={`${sideWord[side]} ${check.stands}`} sx={{ display: "grid", gap: 1 }}>
+    <Box role="group" aria-label={`${sideTitle[side]} ${check.stands}`} sx={{ display: "grid", gap: 1 }}>
       <Typography sx={{ fontWeight: 650, textAlign: "center" }}>
-        {sideWord[side]} {check.stands}
+        {sideTitle[side]} {check.stands}
       </Typography>
       {[1, 2, 3].map((grade) => {
         const signed = side === "L" ? grade : -grade;

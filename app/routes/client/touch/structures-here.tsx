@@ -1,3 +1,4 @@
+import { sideBehind } from "~core/words";
 import Button from "@mui/material/Button";
 import type { ReactNode } from "react";
 import { layers } from "~core/anatomy/layers";
@@ -38,7 +39,7 @@ export function StructuresHere({
       <Box sx={{ display: "flex", alignItems: "baseline", gap: 1, mb: 1 }}>
         <Typography variant="h3" component="h2" sx={{ flex: 1 }}>
           {name}
-          {spot.side && (spot.side === "L" ? ", left" : ", right")}
+          {spot.side && sideBehind[spot.side]}
         </Typography>
         <Button size="small" color="inherit" onClick={close}>
           Close

@@ -1,3 +1,4 @@
+import { sideWord } from "~core/words";
 import { useTheme } from "@mui/material/styles";
 import type { LayItem, Sight } from "~core/repeatability/lay-figures";
 import { layCheck } from "~core/repeatability/lay-figures";
@@ -129,7 +130,6 @@ export function Drawing({ item }: { item: LayItem }) {
   const [first, second] = sidesSeen(layCheck(item));
   // the truth is of the client's left; where the right one lies at the left of the picture it stands out there
   const { outlines, fine, dots } = drawn[item.sight](first === "L" ? item.truth : -item.truth, build);
-  const words = { L: "left", R: "right" } as const;
   return (
     <Box
       component="svg"
@@ -158,7 +158,7 @@ export function Drawing({ item }: { item: LayItem }) {
           fontSize={13}
           fill={tokens.inkSoft}
         >
-          {words[side]}
+          {sideWord[side]}
         </text>
       ))}
     </Box>

@@ -1,3 +1,4 @@
+import { sideTitle } from "~core/words";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import { answered, isOver, startStaircase, thresholdOf, turnsWanted, type Staircase } from "~core/trainer/staircase";
@@ -40,7 +41,7 @@ export function Listening({ keep }: { keep: Keep }) {
           <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1.5, maxWidth: 520, mt: 1 }}>
             {(["L", "R"] as const).map((each) => (
               <Button key={each} variant="outlined" sx={{ minHeight: 90, fontSize: 20 }} onClick={() => answer(each)}>
-                {each === "L" ? "Left" : "Right"}
+                {sideTitle[each]}
               </Button>
             ))}
           </Box>

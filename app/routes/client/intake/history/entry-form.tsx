@@ -1,3 +1,4 @@
+import { sideWord } from "~core/words";
 import Alert from "@mui/material/Alert";
 import Autocomplete from "@mui/material/Autocomplete";
 import Button from "@mui/material/Button";
@@ -33,8 +34,6 @@ export const emptyEntry: TypedEntry = {
 };
 
 type Option = { key: string | null; name: string; note: string };
-
-const sideWord = { L: "left", R: "right", both: "both sides" } as const;
 
 /**
  * What a client tells, typed as it is told: a word or a sentence with several things in it. What was read is shown at

@@ -1,3 +1,4 @@
+import { sideBehind } from "~core/words";
 import Alert from "@mui/material/Alert";
 import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
@@ -58,11 +59,9 @@ export function action({ params, context }: Route.ActionArgs) {
   });
 }
 
-const sideWord = { L: ", left", R: ", right", both: "" } as const;
-
 /** "sole, left". */
 const areaWords = ({ region, places, side }: Preferences["areasOut"][number]): string =>
-  `${nameOf(region, places)}${sideWord[side]}`;
+  `${nameOf(region, places)}${sideBehind[side]}`;
 
 /** What the client wants and does not want. Every choice filters the plan at once. */
 export default function Wishes({ loaderData }: Route.ComponentProps) {
