@@ -100,8 +100,8 @@ const parts: Record<string, { name: string; path: string }[]> = {
   sessions: partsOf("sessions"),
 };
 
-export default function ClientFrame({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = deserialised(told);
+export default function ClientFrame({ loaderData: serial }: Route.ComponentProps) {
+  const loaderData = deserialised(serial);
   const { client, age, visit, today, strip, ceiling, cautions, screened } = loaderData;
   const shape = useMemo(() => shapeOf(client.build ?? "middle", client.statureMm), [client.build, client.statureMm]);
   const { pathname, search } = useLocation();

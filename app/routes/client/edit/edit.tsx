@@ -38,8 +38,8 @@ export function action({ params, context }: Route.ActionArgs) {
   });
 }
 
-export default function Edit({ loaderData: told, params }: Route.ComponentProps) {
-  const loaderData = deserialised(told);
+export default function Edit({ loaderData: serial, params }: Route.ComponentProps) {
+  const loaderData = deserialised(serial);
   return (
     <Box sx={{ p: 3 }}>
       <ClientFields initial={loaderData.form} extra={{ version: loaderData.version }} submit="Save changes" />

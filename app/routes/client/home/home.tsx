@@ -106,8 +106,8 @@ export function action({ params, context }: Route.ActionArgs) {
   });
 }
 
-export default function Home({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = deserialised(told);
+export default function Home({ loaderData: serial }: Route.ComponentProps) {
+  const loaderData = deserialised(serial);
   const { client, visit, offers, given, before } = loaderData;
   const [all, setAll] = useState(false);
   const bodyOf = (key: string) => given.find((each) => each.exercise === key)?.body ?? null;

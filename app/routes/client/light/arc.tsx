@@ -47,8 +47,8 @@ export function loader(asked: Route.LoaderArgs) {
   });
 }
 
-export default function Arc({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = deserialised(told);
+export default function Arc({ loaderData: serial }: Route.ComponentProps) {
+  const loaderData = deserialised(serial);
   // another visit is another log
   return <Run key={loaderData.visit.id} {...loaderData} />;
 }

@@ -52,8 +52,8 @@ export function loader(asked: Route.LoaderArgs) {
   });
 }
 
-export default function Bones({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = deserialised(told);
+export default function Bones({ loaderData: serial }: Route.ComponentProps) {
+  const loaderData = deserialised(serial);
   // another visit is another log
   return <Moving key={loaderData.visit.id} {...loaderData} />;
 }

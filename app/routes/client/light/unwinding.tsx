@@ -58,8 +58,8 @@ export function loader(asked: Route.LoaderArgs) {
   });
 }
 
-export default function Unwinding({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = deserialised(told);
+export default function Unwinding({ loaderData: serial }: Route.ComponentProps) {
+  const loaderData = deserialised(serial);
   // another visit is another log
   return <Following key={loaderData.visit.id} {...loaderData} />;
 }

@@ -121,8 +121,8 @@ export function action({ params, context }: Route.ActionArgs) {
   });
 }
 
-export default function Listen({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = deserialised(told);
+export default function Listen({ loaderData: serial }: Route.ComponentProps) {
+  const loaderData = deserialised(serial);
   const { clientId, visit, running, mine, others, hands } = loaderData;
   const [search] = useSearchParams();
   const [moment, setMoment] = useState<ListenMoment>(search.get("moment") === "after" ? "after" : "before");

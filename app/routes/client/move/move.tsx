@@ -43,8 +43,8 @@ export function loader(asked: Route.LoaderArgs) {
   });
 }
 
-export default function Move({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = deserialised(told);
+export default function Move({ loaderData: serial }: Route.ComponentProps) {
+  const loaderData = deserialised(serial);
   // another visit is another log
   return <Ranges key={loaderData.visit.id} {...loaderData} />;
 }

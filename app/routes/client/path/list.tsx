@@ -63,8 +63,8 @@ const minuteWords = (minutes: StepMinutes) =>
           .join(", ");
 
 /** The plan as a list: for the practitioner's wall with every step, or for the client as what comes when. */
-export default function PlanList({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = deserialised(told);
+export default function PlanList({ loaderData: serial }: Route.ComponentProps) {
+  const loaderData = deserialised(serial);
   const { name, practice, template, settings, sessions, days, done, solved } = loaderData;
   const [search, setSearch] = useSearchParams();
   const forClient = search.get("for") === "client";

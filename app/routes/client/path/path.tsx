@@ -99,8 +99,8 @@ const asItStands = oncePer((plan: Plan, input: PlanInput) => ({
 }));
 const changedSince = oncePer(sinceSolved);
 
-export default function Path({ loaderData: told, params: { clientId } }: Route.ComponentProps) {
-  const loaderData = deserialised(told);
+export default function Path({ loaderData: serial, params: { clientId } }: Route.ComponentProps) {
+  const loaderData = deserialised(serial);
   const { input, settings, template, seriesId: id, version, current, broken, refer, worked } = loaderData;
   const [editing, setEditing] = useState(false);
   const panel = useRef<HTMLElement>(null);

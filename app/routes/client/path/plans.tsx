@@ -53,8 +53,8 @@ export function action({ params, context }: Route.ActionArgs) {
 type Answer = { ok?: boolean; errors?: FieldErrors; violations?: string[]; stale?: boolean };
 
 /** Plans of one client side by side, one of them in force: what each gives, takes and breaks. */
-export default function Plans({ loaderData: told, params: { clientId } }: Route.ComponentProps) {
-  const loaderData = deserialised(told);
+export default function Plans({ loaderData: serial, params: { clientId } }: Route.ComponentProps) {
+  const loaderData = deserialised(serial);
   const { inForce, named, input, template, settings, version, refer, worked } = loaderData;
   const [name, setName] = useState("");
   const sender = useFetcher<Answer>();

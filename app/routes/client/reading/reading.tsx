@@ -108,8 +108,8 @@ function headline(
   return first.support >= 0.3 ? `Nothing is clear yet; most likely ${first.pattern.name}` : "Nothing is clear yet";
 }
 
-export default function Reading({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = deserialised(told);
+export default function Reading({ loaderData: serial }: Route.ComponentProps) {
+  const loaderData = deserialised(serial);
   const { clientId, found, suggestions, unexplained, next, choices, working, targets, planned } = loaderData;
   const fetcher = useFetcher<{ errors?: FieldErrors; overtaken?: unknown }>();
   const busy = fetcher.state !== "idle";

@@ -97,8 +97,8 @@ const momentsOf = oncePer(
     momentsBeside(photos, byHand, readBy(figures), figures, ordinal),
 );
 
-export default function Stand({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = deserialised(told);
+export default function Stand({ loaderData: serial }: Route.ComponentProps) {
+  const loaderData = deserialised(serial);
   const { client, visit, photos, putAside, pictured, figures, me, setup, byHand, mayPicture, workedSessions } =
     loaderData;
   const [params, setParams] = useSearchParams();

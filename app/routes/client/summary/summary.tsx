@@ -65,8 +65,8 @@ function Where({ visit, restrictions, scars }: LoaderData<typeof loader>) {
 }
 
 /** A visit on one sheet: what was felt in the order hands come to it, what is different from last time, what was worked. */
-export default function Summary({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = deserialised(told);
+export default function Summary({ loaderData: serial }: Route.ComponentProps) {
+  const loaderData = deserialised(serial);
   const { visit, restrictions, steps, sheet } = loaderData;
   const lines = sheet.flatMap(({ lines }) => lines);
   // what lies on the body comes in the order hands come to it, all else kind by kind

@@ -53,8 +53,8 @@ export function loader(asked: Route.LoaderArgs) {
 const headings: Record<TableMoment, string> = { before: "At the table", again: "Second round, blind", after: "Retest" };
 const isFirst = ({ moment, by }: Answer, me: string) => moment === "before" && by === me;
 
-export default function Table({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = deserialised(told);
+export default function Table({ loaderData: serial }: Route.ComponentProps) {
+  const loaderData = deserialised(serial);
   // another visit is another log
   return <Run key={loaderData.visit.id} {...loaderData} />;
 }

@@ -91,8 +91,8 @@ const without: Partial<Record<Subject, string>> = {
   guardian: "Under 18 no session starts without it.",
 };
 
-export default function Consent({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = deserialised(told);
+export default function Consent({ loaderData: serial }: Route.ComponentProps) {
+  const loaderData = deserialised(serial);
   const { name, minor, visit, today, records, areas } = loaderData;
   const [asking, setAsking] = useState<Subject | undefined>();
   const lasting: Subject[] = ["general", "photographs", "unwinding", ...(minor ? (["guardian"] as const) : [])];

@@ -160,8 +160,8 @@ async function tell(tx: Tx, client: Client, by: string, sent: Record<string, unk
   return { ok: true, id: bodies[0]!.entryId };
 }
 
-export default function History({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = deserialised(told);
+export default function History({ loaderData: serial }: Route.ComponentProps) {
+  const loaderData = deserialised(serial);
   const { entries, versions, cautions, born, today, visit } = loaderData;
   const [chosen, setChosen] = useState<string | undefined>();
   const [zones, setZones] = useState(true);

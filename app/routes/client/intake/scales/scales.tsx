@@ -103,8 +103,8 @@ const verdictText = (change: OwnChange, kind: OwnMeasure["kind"]) =>
 const pointsOf = (needed: number) => `${Math.round(needed * 10) / 10} points`;
 const signed = (value: number) => `${value > 0 ? "+" : value < 0 ? "−" : "±"}${Math.round(Math.abs(value) * 10) / 10}`;
 
-export default function Scales({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = deserialised(told);
+export default function Scales({ loaderData: serial }: Route.ComponentProps) {
+  const loaderData = deserialised(serial);
   const { visit, visits, measures, scores, words } = loaderData;
   const active = measures.filter((measure) => !measure.retired);
   const retired = measures.filter((measure) => measure.retired);

@@ -81,8 +81,8 @@ export function action({ params, context }: Route.ActionArgs) {
   });
 }
 
-export default function Screening({ loaderData: told }: Route.ComponentProps) {
-  const loaderData = deserialised(told);
+export default function Screening({ loaderData: serial }: Route.ComponentProps) {
+  const loaderData = deserialised(serial);
   const { clientId, age, visit, day, today, given, atVisit, cautions } = loaderData;
   const fetcher = useFetcher<{ ok?: boolean; errors?: FieldErrors; handed?: string }>();
   const { submit, data: answer } = fetcher;
