@@ -51,9 +51,16 @@ export default async function handleRequest(
 /** The page as text, once everything in it is there. */
 function drawn(page: React.ReactNode, nonce: string): Promise<string> {
   return new Promise((resolve, reject) => {
+    // a page that is done, or failed, is let go: a timer would hold all of it
+    const late = setTimeout(() => abort(), patience).unref();
+    const failed = (error: unknown) => {
+      clearTimeout(late);
+      reject(error as Error);
+    };
     const { pipe, abort } = renderToPipeableStream(page, {
       nonce,
       onAllReady: () => {
+        clearTimeout(late);
         const parts: Buffer[] = [];
         const write = (part: Buffer, _encoding: string, next: () => void) => {
           parts.push(part);
@@ -63,10 +70,9 @@ function drawn(page: React.ReactNode, nonce: string): Promise<string> {
           resolve(Buffer.concat(parts).toString()),
         );
       },
-      onShellError: reject,
-      onError: reject,
+      onShellError: failed,
+      onError: failed,
     });
-    setTimeout(abort, patience).unref();
   });
 }
 

@@ -19,7 +19,7 @@ export type Line = { id: string; name: string; what: string; lying?: Lying };
 export type Differing = Difference & { id: string; name: string; from: string; to: string; by: string };
 export type Judged = Differing & { verdict: Verdict };
 
-/** One row of an export: plain columns, the same for every record of a kind. */
+/** One row of an export: plain columns. */
 export type Row = Readonly<Record<string, string | number | boolean | null>>;
 
 /** The screen of a kind. */

@@ -1,5 +1,5 @@
 import { handError } from "../statistics/hand-errors";
-import { differing, verdictOf, type Verdict } from "../statistics/verdict";
+import { differing, verdictOf, type Difference, type Verdict } from "../statistics/verdict";
 import type { FigureView, Point } from "../anatomy/figure";
 import type { PlaceKey } from "../anatomy/places";
 import { daysBetween, type IsoDay } from "../days";
@@ -65,13 +65,13 @@ export function shortestWays(slides: readonly number[]): SlideWay[] {
   return least >= 3 ? [] : slideWays.filter((_, i) => slides[i] === least);
 }
 
-export type RoseChange = { difference: number; band: number; verdict: Verdict };
+export type RoseChange = Difference & { verdict: Verdict };
 
 /** What a rose gained or lost in percent of the full one, judged by the error of both. */
 export function compareRoses(first: Rose, second: Rose): RoseChange {
   const [a, b] = [roseArea(first.slides), roseArea(second.slides)];
-  const { difference, band, p } = differing(b.percent - a.percent, Math.hypot(a.se, b.se));
-  return { difference, band, verdict: verdictOf(p, p) };
+  const difference = differing(b.percent - a.percent, Math.hypot(a.se, b.se));
+  return { ...difference, verdict: verdictOf(difference.p, difference.p) };
 }
 
 export const rosesInOrder = (scar: Pick<Scar, "roses">): Rose[] => inOrder(scar.roses);

@@ -2,7 +2,7 @@ import type { Covered } from "../anatomy/covered";
 import type { FigureView, Point } from "../anatomy/figure";
 import { placeOf } from "../anatomy/places";
 import { handError } from "../statistics/hand-errors";
-import { differing, verdictOf, type Verdict } from "../statistics/verdict";
+import { differing, verdictOf, type Difference, type Verdict } from "../statistics/verdict";
 import type { Side } from "../units";
 import { inOrder, type Moment } from "./restriction";
 
@@ -28,12 +28,12 @@ export type TriggerPoint = {
   felt: readonly PointFelt[];
 };
 
-export type TendernessChange = { difference: number; band: number; verdict: Verdict };
+export type TendernessChange = Difference & { verdict: Verdict };
 
-/** What tenderness changed by from one rating to another. */
+/** What tenderness changed by from one rating to another, in points of 0–10. */
 export function compareTenderness(first: PointFelt, second: PointFelt): TendernessChange {
-  const { difference, band, p } = differing(second.tenderness - first.tenderness, Math.SQRT2 * handError.tenderness);
-  return { difference, band, verdict: verdictOf(p, p) };
+  const difference = differing(second.tenderness - first.tenderness, Math.SQRT2 * handError.tenderness);
+  return { ...difference, verdict: verdictOf(difference.p, difference.p) };
 }
 
 export const feltInOrder = ({ felt }: Pick<TriggerPoint, "felt">): PointFelt[] => inOrder(felt);

@@ -1,6 +1,6 @@
 import { sideWord } from "../words";
 import { falseDiscovery } from "../statistics/false-discovery";
-import { differing, verdictOf, type Verdict } from "../statistics/verdict";
+import { differing, verdictOf, type Difference, type Verdict } from "../statistics/verdict";
 import type { Moment } from "../findings/restriction";
 import { z95, type Side } from "../units";
 import { answersTo, isAnswered, type Answer, type TableMoment, type VisitAnswers } from "./answers";
@@ -90,7 +90,13 @@ export function wordsOf(check: Check, answers: readonly Answer[], moment: TableM
  * A figure before the work against the same figure after it, or against an earlier visit's. `otherHands`: looked at by two
  * practitioners; how they agree with each other is not known, and not in the error.
  */
-export type Compared = { before: Result; after: Result; verdict: Verdict; towards: boolean; otherHands: boolean };
+export type Compared = Difference & {
+  before: Result;
+  after: Result;
+  verdict: Verdict;
+  towards: boolean;
+  otherHands: boolean;
+};
 
 /**
  * Every figure taken at both moments, by the same check, side and way, judged together by the error of both.
@@ -111,13 +117,15 @@ export function compareTable(
     }),
   );
   const q = falseDiscovery(pairs.map(({ p }) => p));
-  return pairs.map(({ before, after, p }, i) => ({
-    before,
-    after,
-    verdict: verdictOf(p, q[i]!),
-    towards: after.off < before.off,
-    otherHands: before.by !== undefined && after.by !== undefined && before.by !== after.by,
-  }));
+  return pairs.map((pair, i) => {
+    const { before, after, p } = pair;
+    return {
+      ...pair,
+      verdict: verdictOf(p, q[i]!),
+      towards: after.off < before.off,
+      otherHands: before.by !== undefined && after.by !== undefined && before.by !== after.by,
+    };
+  });
 }
 
 /** The checks of a run: those that follow another are asked where that one was off. */

@@ -17,16 +17,21 @@ export const historyEntry: Kind<HistoryEntry> = {
   summary: none("its cautions stand in the header of every page"),
   note: none("it belongs to the client, not to a visit"),
   exported: (list) =>
-    list.map(({ id, words, condition, kind, stance, answer, region, side, status, at }) => ({
+    list.map(({ id, words, condition, kind, stance, answer, when, region, places, side, status, endedOn, at }) => ({
       id,
       words,
       condition,
       kind,
       stance: stance ?? null,
       answer,
+      when: when?.said ?? null,
+      earliest: when?.earliest ?? null,
+      latest: when?.latest ?? null,
       region,
+      places: places?.join(" ") ?? null,
       side,
       status,
+      endedOn,
       at,
     })),
 };

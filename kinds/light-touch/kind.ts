@@ -44,7 +44,9 @@ export const lightTouch: Kind<LightOfVisit> = {
   summary: none("a section of its own on the sheet: sentences in the order of the work"),
   note: (list, visit) => list.find((each) => each.visit === visit)?.lines ?? [],
   exported: (list) =>
-    list.flatMap(({ visit, bones, heard }) => [
+    list.flatMap(({ visit, lines, bones, heard }) => [
+      // arcs, still points and unwindings, as the note tells them
+      ...lines.map((line) => ({ visit, said: line })),
       ...bones.map(({ moment, segment, test, side, range, step }) => ({
         visit,
         moment,

@@ -1,8 +1,7 @@
-import { sideBehind } from "../../core/words";
 import type { VisitAnswers } from "../../core/table/answers";
 import { isAnswered } from "../../core/table/answers";
 import { compareTable, offBefore, resultsOf, tableNote, verdictWords, wordsOf } from "../../core/table/results";
-import { differing } from "../../core/statistics/verdict";
+import { sideBehind } from "../../core/words";
 import { checks, unitWords } from "../../core/table/checks";
 import { signed, type At, type Differing, type Kind } from "../kind";
 
@@ -27,23 +26,18 @@ export const look: Kind<VisitAnswers> = {
   differences: (list, first, second) => {
     const [before, after] = [answersAt(list, first.visit), answersAt(list, second.visit)];
     return compareTable({ answers: before, moment: first.moment }, { answers: after, moment: second.moment }).map(
-      (each): Differing => {
-        const { check, way } = each.before;
-        const difference = differing(each.after.value - each.before.value, Math.hypot(each.before.se, each.after.se));
-        return {
-          ...difference,
-          id: [check.key, each.before.side, way].join(" "),
-          name: `${check.name}${each.before.side ? sideBehind[each.before.side] : ""}`,
-          from: wordsOf(check, before, first.moment),
-          to: wordsOf(check, after, second.moment),
-          by: signed(
-            difference.difference,
-            difference.band,
-            way === "measured" && check.measure ? unitWords[check.measure.unit] : "",
-            1,
-          ),
-        };
-      },
+      ({ before: { check, side, way }, difference, se, dof, band, p }): Differing => ({
+        difference,
+        se,
+        dof,
+        band,
+        p,
+        id: [check.key, side, way].join(" "),
+        name: `${check.name}${side ? sideBehind[side] : ""}`,
+        from: wordsOf(check, before, first.moment),
+        to: wordsOf(check, after, second.moment),
+        by: signed(difference, band, way === "measured" && check.measure ? unitWords[check.measure.unit] : "", 1),
+      }),
     );
   },
   summary: (list, visit) => {

@@ -1,7 +1,6 @@
-import { differing } from "../../core/statistics/verdict";
 import type { Side } from "../../core/units";
 import { beforeAfter, isAt, signed, type Kind } from "../kind";
-import { dropOf, dropSe, type Drop } from "./drop";
+import { dropLess, dropOf, dropSe, type Drop } from "./drop";
 import { figure, judged } from "./words";
 
 const sides: Record<Side, string> = { L: "Left foot", R: "Right foot" };
@@ -24,7 +23,7 @@ export const navicularDrop: Kind<Drop> = {
     (["L", "R"] as const).flatMap((side) => {
       const [from, to] = [first, second].map((at) => of(list, side).find((each) => isAt(each, at)));
       if (!from || !to) return [];
-      const difference = differing(dropOf(to) - dropOf(from), Math.SQRT2 * dropSe);
+      const difference = dropLess(to, from);
       return [
         {
           ...difference,

@@ -8,7 +8,7 @@ import { differencesIn, noteIn, summaryIn } from "../register";
 import { dropOf, dropSe, farFrom, heights, usualUpTo, type Drop } from "./drop";
 import { dropSchema } from "./form";
 import { dropsOf, saveDrop } from "./store";
-import { figure, judged } from "./words";
+import { betweenFeet, figure, judged } from "./words";
 
 const height = fc.integer({ min: heights.least, max: heights.most });
 const drop = (visit: number, moment: "before" | "after", side: "L" | "R", sitting: number, standing: number): Drop => ({
@@ -38,6 +38,13 @@ describe("how far an arch comes down", () => {
     // the same hands repeat a drop to 1.7 to 2.6 mm (Picciano et al. 1993, from memory)
     expect(dropSe).toBeGreaterThanOrEqual(1.7);
     expect(dropSe).toBeLessThanOrEqual(2.6);
+  });
+
+  it("is held against the other foot, with the error of both", () => {
+    const at = (standing: number) => ({ sitting: 50, standing });
+    expect(betweenFeet(at(36), at(45))).toBe("Left comes down 9 ±5.5 mm further than right (clear).");
+    expect(betweenFeet(at(45), at(42))).toBe("Right comes down 3 ±5.5 mm further than left (cannot be told).");
+    expect(betweenFeet(at(40), at(40))).toBe("Both come down as far, ±5.5 mm.");
   });
 
   it("changed clearly by 8 mm and not by 3, and says so in note and sheet", () => {

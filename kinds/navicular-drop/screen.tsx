@@ -1,4 +1,3 @@
-import { sideTitle } from "~core/words";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { styled } from "@mui/material/styles";
@@ -7,11 +6,13 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { data } from "react-router";
 import type { Moment } from "~core/findings/restriction";
-import type { Side } from "~core/units";
+import { z95, type Side } from "~core/units";
+import { sideTitle } from "~core/words";
 import { keeping } from "~app/server/request/session.server";
 import { cachedLoader } from "~app/server/cached-loader.server";
 import { ownVisit, visitOf } from "~app/server/client/workspace.server";
 import { deserialised } from "~app/serialised";
+import { HandSide } from "~app/ui/hand-side";
 import { Fine } from "~app/ui/fine";
 import { MomentToggle } from "~app/ui/moment-toggle";
 import { Overtaken, useKeeper } from "~app/ui/use-keeper";
@@ -20,10 +21,10 @@ import { validate } from "~app/validation";
 import { getClient } from "~data/clients";
 import { differencesIn } from "~kinds/register";
 import type { ScreenArgs } from "../screen";
-import { dropSe, type Drop } from "./drop";
+import { dropSe, usualUpTo, type Drop, type Heights } from "./drop";
 import { dropSchema } from "./form";
 import { dropsOf, saveDrop } from "./store";
-import { figure, judged } from "./words";
+import { betweenFeet, figure, judged } from "./words";
 
 export const handle = { slim: true };
 
@@ -64,9 +65,10 @@ export default function NavicularDrop({ loaderData }: { loaderData: Awaited<Retu
   const at = { visit: visit.ordinal, moment };
   const of = (side: Side) =>
     drops.find((drop) => drop.side === side && drop.visit === at.visit && drop.moment === moment);
+  const [left, right] = [of("L"), of("R")];
   const [changed] = differencesIn({ navicularDrop: drops }, { ...at, moment: "before" }, { ...at, moment: "after" });
   return (
-    <Box sx={{ p: { xs: 2, sm: 3 }, maxWidth: 720 }}>
+    <HandSide sx={{ p: { xs: 2, sm: 3 }, maxWidth: 720 }}>
       <Box sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap", mb: 1.5 }}>
         <Typography variant="h2" sx={{ flex: "1 0 auto" }}>
           How far the arches come down
@@ -78,8 +80,8 @@ export default function NavicularDrop({ loaderData }: { loaderData: Awaited<Retu
         sitting, the foot flat, unloaded and in its middle; then standing on both feet. The difference is the drop.
       </Typography>
       <Fine sx={{ mb: 2 }}>
-        One drop is good to ±{(1.96 * dropSe).toFixed(1)} mm: as found in the same hands in 1993, from memory, until
-        yours is known. Up to 10 mm is usual.
+        One drop is good to ±{(z95 * dropSe).toFixed(1)} mm: as found in the same hands in 1993, from memory, until
+        yours is known. Up to {usualUpTo} mm is usual.
       </Fine>
       <WhenReady>
         {(["L", "R"] as const).map((side) => (
@@ -91,6 +93,7 @@ export default function NavicularDrop({ loaderData }: { loaderData: Awaited<Retu
           />
         ))}
       </WhenReady>
+      {left && right && <Typography sx={{ mb: 2 }}>{betweenFeet(left, right)}</Typography>}
       {changed && (
         <Box component="section" aria-label="Before and after">
           <Typography variant="h3">Before and after the work</Typography>
@@ -101,11 +104,10 @@ export default function NavicularDrop({ loaderData }: { loaderData: Awaited<Retu
           ))}
         </Box>
       )}
-    </Box>
+    </HandSide>
   );
 }
 
-type Heights = Pick<Drop, "sitting" | "standing">;
 type Typed = { sitting: string; standing: string };
 const typedOf = (heights: Heights | null): Typed => ({
   sitting: heights ? String(heights.sitting) : "",

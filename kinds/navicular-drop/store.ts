@@ -1,6 +1,6 @@
 import type { Tx } from "../../data/database";
 import { compareAndSet } from "../../data/compare-and-set";
-import type { Drop } from "./drop";
+import type { Drop, Heights } from "./drop";
 
 const select = {
   visit: "v.ordinal",
@@ -18,7 +18,6 @@ export const dropsOf = (tx: Tx, clientId: string): Promise<Drop[]> =>
     .orderBy(["v.ordinal", "d.created_at"])
     .select<Drop[]>(select);
 
-type Heights = Pick<Drop, "sitting" | "standing">;
 const row = (heights: Heights | null) => heights && { sitting_mm: heights.sitting, standing_mm: heights.standing };
 
 /** Keeps both heights of a foot where `was` stood so far; null takes them back. */

@@ -54,8 +54,15 @@ export const range: Kind<VisitMoved> = {
     return said.length > 0 ? [`Ranges: ${said.join("; ")}.`] : [];
   },
   exported: (list) =>
-    list.flatMap(({ visit, ranges }) =>
-      ranges.map(rangeOf).map(({ taken, value, se }) => ({
+    list.flatMap(({ visit, ranges, edges }) => [
+      ...edges.map(({ moment, side, angles }) => ({
+        visit,
+        moment,
+        movement: "edge of the table",
+        side,
+        angles: JSON.stringify(angles),
+      })),
+      ...ranges.map(rangeOf).map(({ taken, value, se }) => ({
         visit,
         moment: taken.moment,
         movement: taken.movement,
@@ -67,5 +74,5 @@ export const range: Kind<VisitMoved> = {
         endFeel: taken.endFeel,
         pain: taken.pain,
       })),
-    ),
+    ]),
 };

@@ -1,7 +1,6 @@
 import { placeNames } from "../../core/anatomy/places";
 import { sideWord } from "../../core/words";
-import { roseArea, type Rose, type Scar } from "../../core/findings/scar";
-import { differing } from "../../core/statistics/verdict";
+import { compareRoses, roseArea, type Rose, type Scar } from "../../core/findings/scar";
 import { z95 } from "../../core/units";
 import { beforeAfter, foundAt, signed, type Kind } from "../kind";
 
@@ -27,8 +26,7 @@ export const scar: Kind<Scar> = {
     list.flatMap((each) => {
       const [from, to] = [foundAt(each.roses, first), foundAt(each.roses, second)];
       if (!from || !to) return [];
-      const [a, b] = [roseArea(from.slides), roseArea(to.slides)];
-      const difference = differing(b.percent - a.percent, Math.hypot(a.se, b.se));
+      const difference = compareRoses(from, to);
       return [
         {
           ...difference,

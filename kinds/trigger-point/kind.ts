@@ -1,7 +1,6 @@
 import { findingName } from "../../core/findings/finding-name";
 import { compareTenderness, referralWords, type TriggerPoint } from "../../core/findings/trigger-point";
 import { handError } from "../../core/statistics/hand-errors";
-import { differing } from "../../core/statistics/verdict";
 import { beforeAfter, foundAt, signed, type Kind } from "../kind";
 
 export const triggerPoint: Kind<TriggerPoint> = {
@@ -23,15 +22,15 @@ export const triggerPoint: Kind<TriggerPoint> = {
     list.flatMap((each) => {
       const [from, to] = [foundAt(each.felt, first), foundAt(each.felt, second)];
       if (!from || !to) return [];
-      const { band } = compareTenderness(from, to);
+      const difference = compareTenderness(from, to);
       return [
         {
-          ...differing(to.tenderness - from.tenderness, Math.SQRT2 * handError.tenderness),
+          ...difference,
           id: each.id,
           name: findingName(each),
           from: `tender ${from.tenderness}`,
           to: String(to.tenderness),
-          by: signed(to.tenderness - from.tenderness, band, "", 0),
+          by: signed(difference.difference, difference.band),
         },
       ];
     }),

@@ -47,8 +47,9 @@ export default function Edit({ loaderData: serial, params }: Route.ComponentProp
         Their record
       </Typography>
       <Typography sx={{ color: "text.secondary", mb: 1.5, maxWidth: 620 }}>
-        Everything that is recorded of them, kind by kind, as plain rows in one JSON file; pictures are not in it. It is
-        health data: keep it as you keep the rest.
+        What was told, asked, measured and felt, kind by kind, as plain rows in one JSON file; with visits and their
+        notes. Not in it yet: pictures themselves, plans, decisions on cautions, corrected notes. It is health data:
+        keep it as you keep the rest.
       </Typography>
       <Button component="a" href={`/clients/${params.clientId}/record.json`} download variant="outlined">
         Download the record

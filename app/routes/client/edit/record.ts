@@ -6,7 +6,7 @@ import { today } from "~app/server/today.server";
 import { getClient } from "~data/clients";
 import { listVisits } from "~data/visits";
 
-/** Everything that is recorded of a client, kind by kind, as plain rows: a file to keep. */
+/** What is recorded of a client, kind by kind, as plain rows: a file to keep. Pictures, plans and decisions are not in it. */
 export function loader({ params, context }: Route.LoaderArgs) {
   return inSession(context, async ({ tx }) => {
     const client = await getClient(tx, params.clientId);
@@ -16,7 +16,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
       {
         format: "Ember Path record, version 1",
         writtenOn: today(),
-        client: { id: client.id, name: client.name, born: client.born, occupation: client.occupation },
+        client,
         visits: visits.map(({ ordinal, onDate, status, closingNote }) => ({
           visit: ordinal,
           onDate,
